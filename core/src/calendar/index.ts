@@ -1,0 +1,67 @@
+/**
+ * Calendar arithmetic on whole days. A `Day` is the number of days since 1970-01-01 (UTC);
+ * dates cross every border of the core as ISO strings and are turned into days inside it.
+ */
+export type Day = number;
+export type IsoDate = string;
+export type Hemisphere = 'north' | 'south';
+
+const DAY_MS = 86_400_000;
+const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
+
+/** True for a real calendar date written YYYY-MM-DD between the years 1900 and 2199. */
+export function isIsoDate(text: unknown): text is IsoDate {
+  const m = typeof text === 'string' ? ISO.exec(text) : null;
+  if (!m) return false;
+  const [y, mo, d] = [Number(m[1]), Number(m[2]), Number(m[3])];
+  return y >= 1900 && y < 2200 && new Date(Date.UTC(y, mo - 1, d)).toISOString().slice(0, 10) === text;
+}
+
+/** Day number of an ISO date. Throws RangeError when the text is no date. */
+export function toDay(iso: IsoDate): Day {
+  const ms = Date.parse(`${iso}T00:00:00Z`);
+  if (Number.isNaN(ms)) throw new RangeError(`not a date: ${iso}`);
+  return Math.round(ms / DAY_MS);
+}
+
+export const toIso = (day: Day): IsoDate => new Date(Math.round(day) * DAY_MS).toISOString().slice(0, 10);
+
+export const dayOf = (year: number, month: number, date: number): Day =>
+  Math.round(Date.UTC(year, month - 1, date) / DAY_MS);
+
+export const yearOf = (day: Day): number => new Date(day * DAY_MS).getUTCFullYear();
+
+/** 0..364: place in an ordinary year; 29 February shares the place of the 28th. */
+export function placeInYear(day: Day): number {
+  const d = new Date(day * DAY_MS);
+  const [m, date] = [d.getUTCMonth() + 1, d.getUTCDate()];
+  return dayOf(2001, m, m === 2 && date === 29 ? 28 : date) - dayOf(2001, 1, 1);
+}
+
+export const addDays = (iso: IsoDate, n: number): IsoDate => toIso(toDay(iso) + n);
+export const daysBetween = (from: IsoDate, to: IsoDate): number => toDay(to) - toDay(from);
+
+/**
+ * A season is named by the calendar year its spring stands in. It begins in midwinter
+ * (1 January north of the equator, 1 July south of it); chilling is counted from two
+ * months earlier (1 November, 1 May).
+ */
+export interface SeasonSpan {
+  year: number;
+  chillFrom: Day;
+  from: Day;
+  /** last day, inclusive */
+  to: Day;
+}
+
+export function seasonSpan(year: number, hemisphere: Hemisphere): SeasonSpan {
+  return hemisphere === 'north'
+    ? { year, chillFrom: dayOf(year - 1, 11, 1), from: dayOf(year, 1, 1), to: dayOf(year, 12, 31) }
+    : { year, chillFrom: dayOf(year, 5, 1), from: dayOf(year, 7, 1), to: dayOf(year + 1, 6, 30) };
+}
+
+/** The season a day stands in. */
+export function seasonOf(day: Day, hemisphere: Hemisphere): number {
+  const year = yearOf(day);
+  return hemisphere === 'north' || day >= dayOf(year, 7, 1) ? year : year - 1;
+}

@@ -1,0 +1,53 @@
+import { dayOf, isIsoDate, seasonSpan, toIso, type Hemisphere, type IsoDate } from './index.ts';
+
+/** A date known only as well as the grower knows it: a day, a month, a season, a year, or a range. */
+export interface UncertainDate {
+  from: IsoDate;
+  to: IsoDate;
+  said: string;
+}
+
+const QUARTERS = ['winter', 'spring', 'summer', 'autumn'] as const;
+const span = (from: number, to: number, said: string): UncertainDate => ({
+  from: toIso(from),
+  to: toIso(to),
+  said,
+});
+
+/**
+ * Reads "2024-03-14", "2024-03", "spring 2021", "2021", "2019-2021" or "2019-03-01..2020-06-30".
+ * Seasons follow the hemisphere; winter is named by the year its January or July stands in.
+ * Returns null when the text is none of these, or a range runs backwards.
+ */
+export function readUncertainDate(text: string, hemisphere: Hemisphere): UncertainDate | null {
+  const said = text.trim().toLowerCase().replace(/\s+/g, ' ');
+  if (isIsoDate(said)) return { from: said, to: said, said };
+
+  const range = /^(\d{4}-\d{2}-\d{2})\s?(?:\.\.|to)\s?(\d{4}-\d{2}-\d{2})$/.exec(said);
+  if (range)
+    return isIsoDate(range[1]) && isIsoDate(range[2]) && range[1] <= range[2]
+      ? { from: range[1], to: range[2], said }
+      : null;
+
+  const month = /^(\d{4})-(\d{2})$/.exec(said);
+  if (month && isIsoDate(`${said}-01`)) {
+    const [y, m] = [Number(month[1]), Number(month[2])];
+    return span(dayOf(y, m, 1), dayOf(y, m + 1, 1) - 1, said);
+  }
+
+  const years = /^(\d{4})(?:\s?(?:-|or|to)\s?(\d{4}))?$/.exec(said);
+  if (years) {
+    const [a, b] = [Number(years[1]), Number(years[2] ?? years[1])];
+    return a >= 1900 && b < 2200 && a <= b ? span(dayOf(a, 1, 1), dayOf(b, 12, 31), said) : null;
+  }
+
+  const season = /^(winter|spring|summer|autumn|fall) (\d{4})$/.exec(said);
+  if (season && Number(season[2]) >= 1900 && Number(season[2]) < 2200) {
+    const name = season[1] === 'fall' ? 'autumn' : season[1];
+    const quarter = QUARTERS.indexOf(name as (typeof QUARTERS)[number]);
+    const midwinter = seasonSpan(Number(season[2]), hemisphere).from;
+    const start = midwinter - 31 + Math.round((quarter * 365.25) / 4);
+    return span(start, start + 90, said);
+  }
+  return null;
+}

@@ -1,0 +1,5 @@
+export * from './compile.ts';
+export * from './diff.ts';
+export * from './types.ts';
+export { MARKER_WORDS } from './window.ts';
+export { reserveDrop, RESERVE_CAP, RESERVE_GAIN, WEAKNESS } from './tree.ts';

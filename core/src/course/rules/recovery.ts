@@ -1,0 +1,36 @@
+import { toIso } from '../../calendar/index.ts';
+import { afterSeasons } from '../growing.ts';
+import type { Tree } from '../tree.ts';
+import type { Context, Demand, StepInHand } from '../types.ts';
+
+/** Recovery since the last work of the same lane that took something. */
+export interface LastWork {
+  day: number;
+  title: string;
+  seasons: number;
+}
+
+export function recovery(
+  ctx: Context,
+  hand: StepInHand,
+  _tree: Tree,
+  last: ReadonlyMap<string, LastWork>,
+): Demand | null {
+  // light work that needs no rest of its own may follow at any time
+  if (hand.op.recovery.value === 0) return null;
+  const work = last.get(hand.op.lane);
+  if (!work || work.seasons === 0) return null;
+  return {
+    rule: 'recovery',
+    notBefore: afterSeasons(ctx, work.day, work.seasons * 0.9),
+    text: `Recovering from ‘${work.title}’ of {${toIso(work.day)}}: ${work.seasons} growing season${work.seasons === 1 ? '' : 's'}`,
+    figures: [
+      {
+        label: 'recovery',
+        value: work.seasons,
+        unit: 'growing seasons',
+        basis: 'common practice',
+      },
+    ],
+  };
+}

@@ -1,0 +1,116 @@
+import { placeInYear, type Day, type Hemisphere } from '../calendar/index.ts';
+
+/** Where the nursery stands and what its weather is like in an ordinary year. */
+export interface Site {
+  latitude: number;
+  longitude: number;
+  elevation: number;
+  timeZone: string;
+  /** twelve monthly means of the daily minimum and maximum, °C, January first */
+  tmin: number[];
+  tmax: number[];
+  /** day-to-day standard deviation, °C, in midwinter and midsummer */
+  spreadWinter: number;
+  spreadSummer: number;
+  /** month 1..12 in which the rains begin, where the year is ruled by rain and not by cold */
+  wetFrom?: number | null;
+}
+
+/** What a place makes of the weather outdoors. */
+export interface PlaceOffset {
+  /** added to the outdoor minimum and maximum, °C */
+  night: number;
+  day: number;
+  /** heating keeps the place at or above this, °C; null when unheated */
+  heatedTo: number | null;
+}
+
+export interface Climate {
+  hemisphere: Hemisphere;
+  latitude: number;
+  /** daily normals by place in the year, 365 values, °C */
+  tmin: Float64Array;
+  tmax: Float64Array;
+  /** standard deviation of the daily anomaly by place in the year, °C */
+  spread: Float64Array;
+  offset: PlaceOffset;
+  wetFrom: number | null;
+}
+
+export const OUTDOORS: PlaceOffset = { night: 0, day: 0, heatedTo: null };
+const MONTH_LENGTHS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+export const hemisphereOf = (latitude: number): Hemisphere => (latitude < 0 ? 'south' : 'north');
+
+/**
+ * Daily curve, 365 values, whose mean over each month is exactly the monthly mean given.
+ * Histospline (Boneva, Kendall & Stefanov 1971, JRSS B 33:1–71; from memory): a periodic cubic spline
+ * through the cumulative departures at month ends, differenced day by day.
+ */
+export function dailyNormals(monthly: readonly number[]): Float64Array {
+  const n = 12;
+  const mean = monthly.reduce((s, v, i) => s + v * MONTH_LENGTHS[i], 0) / 365;
+  const h = MONTH_LENGTHS;
+  const y = [0];
+  for (let i = 0; i < n; i++) y.push(y[i] + (monthly[i] - mean) * h[i]);
+
+  // second derivatives m of the periodic cubic spline, by Gauss–Seidel (diagonally dominant)
+  const m = new Float64Array(n);
+  for (let sweep = 0; sweep < 60; sweep++)
+    for (let i = 0; i < n; i++) {
+      const prev = (i + n - 1) % n;
+      const rhs = 6 * ((y[i + 1] - y[i]) / h[i] - (y[prev + 1] - y[prev]) / h[prev]);
+      m[i] = (rhs - h[prev] * m[prev] - h[i] * m[(i + 1) % n]) / (2 * (h[prev] + h[i]));
+    }
+
+  const cumulative = (month: number, day: number) => {
+    const [m0, m1, len] = [m[month], m[(month + 1) % n], h[month]];
+    const [a, b] = [len - day, day];
+    return (
+      (m0 * a ** 3 + m1 * b ** 3) / (6 * len) +
+      (y[month] / len - (m0 * len) / 6) * a +
+      (y[month + 1] / len - (m1 * len) / 6) * b
+    );
+  };
+  const out = new Float64Array(365);
+  let at = 0;
+  for (let month = 0; month < n; month++)
+    for (let d = 0; d < h[month]; d++) out[at++] = mean + cumulative(month, d + 1) - cumulative(month, d);
+  return out;
+}
+
+/** The climate of a place: a site's normals with the place's offsets kept aside for each day. */
+export function climateOf(site: Site, offset: PlaceOffset = OUTDOORS): Climate {
+  const hemisphere = hemisphereOf(site.latitude);
+  const coldest = hemisphere === 'north' ? 14 : 195;
+  const [mid, swing] = [
+    (site.spreadWinter + site.spreadSummer) / 2,
+    (site.spreadWinter - site.spreadSummer) / 2,
+  ];
+  return {
+    hemisphere,
+    latitude: site.latitude,
+    tmin: dailyNormals(site.tmin),
+    tmax: dailyNormals(site.tmax),
+    spread: Float64Array.from(
+      { length: 365 },
+      (_, d) => mid + swing * Math.cos((2 * Math.PI * (d - coldest)) / 365),
+    ),
+    offset,
+    wetFrom: site.wetFrom ?? null,
+  };
+}
+
+/** Outdoor temperatures turned into those of the place. */
+export function indoors(offset: PlaceOffset, tmin: number, tmax: number): [number, number] {
+  const low = tmin + offset.night;
+  const high = Math.max(low, tmax + offset.day);
+  if (offset.heatedTo === null) return [low, high];
+  return [Math.max(low, offset.heatedTo), Math.max(high, offset.heatedTo + 2)];
+}
+
+/** Normal minimum and maximum of the place on a day, °C. */
+export function normalOn(c: Climate, day: Day): [number, number] {
+  const d = placeInYear(day);
+  return indoors(c.offset, c.tmin[d], c.tmax[d]);
+}

@@ -1,0 +1,41 @@
+/** A share with its interval; `n` is what it was taken from. */
+export interface Share {
+  value: number;
+  low: number;
+  high: number;
+  k: number;
+  n: number;
+}
+
+const Z95 = 1.959963984540054;
+
+/**
+ * Wilson score interval for k successes of n, 95 % by default.
+ * Source: Wilson 1927; method 3 of Newcombe 1998, Statistics in Medicine 17:857–872.
+ * Returns null for n = 0; throws RangeError unless 0 ≤ k ≤ n.
+ */
+export function wilson(k: number, n: number, z = Z95): Share | null {
+  if (!(k >= 0 && k <= n)) throw new RangeError(`not a share: ${k} of ${n}`);
+  if (n === 0) return null;
+  const p = k / n;
+  const z2 = z * z;
+  const centre = p + z2 / (2 * n);
+  const half = z * Math.sqrt((p * (1 - p)) / n + z2 / (4 * n * n));
+  const scale = 1 + z2 / n;
+  return {
+    value: p,
+    low: Math.max(0, (centre - half) / scale),
+    high: Math.min(1, (centre + half) / scale),
+    k,
+    n,
+  };
+}
+
+/** The q-quantile (0..1) of an ascending list, linear between neighbours. */
+export function quantile(sorted: ArrayLike<number>, q: number): number {
+  const at = (sorted.length - 1) * q;
+  const i = Math.floor(at);
+  const a = sorted[i];
+  const b = sorted[Math.min(i + 1, sorted.length - 1)];
+  return a === b ? a : a + (b - a) * (at - i);
+}

@@ -1,0 +1,65 @@
+import { cp, memory, type Param } from '../params/index.ts';
+
+/**
+ * Trunk growth in a container or the ground. Plant mass M = a·D^b (g, mm); a container holds back
+ * growth once mass passes 2 g per litre (Poorter et al. 2012, Functional Plant Biology 39:839–850),
+ * and below that doubling the volume gives 43 % more mass. All from memory.
+ */
+const POORTER = 'Poorter et al. 2012, Functional Plant Biology 39:839–850';
+export const GROWTH: Record<'a' | 'b' | 'gramsPerLitre' | 'k', Param> = {
+  a: cp(0.0995, 'g/mm^b'),
+  b: cp(2.4, ''),
+  gramsPerLitre: memory(2, 'g/L', POORTER),
+  k: memory(Math.log2(1.43), '', POORTER),
+};
+
+export const WALL_FACTOR = {
+  'air-pruning': cp(1, ''),
+  ground: cp(1, ''),
+  grooved: cp(0.92, ''),
+  porous: cp(0.85, ''),
+  smooth: cp(0.85, ''),
+} as const;
+
+/** Growth against that of a plant of vigour 4. */
+export const VIGOUR_FACTOR = [0, 0.4, 0.7, 0.9, 1, 1.1];
+
+export const massOf = (mm: number): number => GROWTH.a.value * mm ** GROWTH.b.value;
+
+/** Caliper at which a volume begins to hold growth back, mm. */
+export const fullAt = (litres: number): number =>
+  ((GROWTH.gramsPerLitre.value * litres) / GROWTH.a.value) ** (1 / GROWTH.b.value);
+
+/**
+ * Caliper, mm, after `share` of a growing season at free ring width `ring` (mm a season) scaled by
+ * `factor`, with `litres` of root room (Infinity in the ground). Integrated in closed form.
+ */
+export function grow(from: number, ring: number, factor: number, litres: number, share: number): number {
+  const rate = 2 * ring * factor;
+  if (rate <= 0 || share <= 0) return from;
+  const full = litres === Infinity ? Infinity : fullAt(litres);
+  const free = from >= full ? 0 : Math.min(share, (full - from) / rate);
+  const start = from + rate * free;
+  const rest = share - free;
+  if (rest <= 0) return start;
+  const m = GROWTH.b.value * GROWTH.k.value + 1;
+  const room = ((GROWTH.gramsPerLitre.value * litres) / GROWTH.a.value) ** GROWTH.k.value;
+  return (start ** m + m * rate * room * rest) ** (1 / m);
+}
+
+/** Mean crown, 0..1, over `share` of a season that begins at `crown` and regains `rate` a season. */
+export function crownMean(crown: number, rate: number, share: number): number {
+  if (share <= 0 || crown >= 1) return Math.min(1, crown);
+  const until = Math.min(share, (1 - crown) / rate);
+  return ((crown + (rate * until) / 2) * until + (share - until)) / share;
+}
+
+/** Young stock is first judged by height; mm of height for each mm of caliper. */
+export const SLENDERNESS = cp(60, 'mm/mm');
+
+/** One growing year in the section: caliper at its end, mm. */
+export interface Ring {
+  season: number;
+  caliper: number;
+  measured: boolean;
+}
