@@ -147,6 +147,7 @@ export function compileCourse(facts: CourseFacts, book: SeasonBook, today: IsoDa
     ...{ opens: null, closes: null, opensEarly: null, opensLate: null, target: null, doneOn: null },
     container: hand.step.container ?? null,
     rootCut: null,
+    ready: hand.step.after.every((a) => ctx.dates.get(a.step)?.done ?? true),
     minutes: Math.ceil(hand.op.minutes.value * facts.live),
     reasons: [],
   });

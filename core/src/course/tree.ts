@@ -59,7 +59,7 @@ export class Tree {
     this.vigour = facts.programme.vigour;
     this.reserve = RESERVE_CAP[this.vigour];
     this.settling = 1;
-    const first = container(facts.programme.steps[0].container ?? 'pot-9');
+    const first = container(facts.firstContainer ?? facts.programme.steps[0].container ?? 'pot-9');
     this.litres = roomPerPlant(first, Math.max(facts.live, 40));
     this.wall = first.wall;
     this.observed = [

@@ -50,6 +50,8 @@ export interface CourseFacts {
   programme: Programme;
   startedOn: IsoDate;
   live: number;
+  /** what the plants stood in at the start; null: what the programme begins with */
+  firstContainer?: string | null;
   /** by step key; a missing step is planned */
   steps: Record<string, StepFact>;
   sizes: { on: IsoDate; caliper: number | null; height: number | null }[];
@@ -76,6 +78,8 @@ export interface PlannedStep {
   container: string | null;
   /** share of the root to take: wanted, and what the plant bears on the target day */
   rootCut: { wanted: number; limit: number; take: number } | null;
+  /** everything it waits for is done */
+  ready: boolean;
   /** person-minutes for all plants */
   minutes: number;
   reasons: Reason[];

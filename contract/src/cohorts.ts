@@ -1,0 +1,122 @@
+import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
+import type { RuleName } from '@gonimos/core/course';
+import type { Share } from '@gonimos/core/stats';
+import type { Ring } from '@gonimos/core/trunk';
+import { string, type InferType } from 'yup';
+import { body, code, containerId, count, id, measure, programmeId, taxonId, text } from './fields.ts';
+
+export const METHODS = ['seed', 'cutting'] as const;
+export const SCHOOLS = ['one', 'combined'] as const;
+
+const school = () => string().nullable().oneOf([...SCHOOLS, null], 'is one or combined').default(null);
+
+/** A start may be known to the day, month, season, year or as a range. */
+const started = () =>
+  string()
+    .required('is missing')
+    .test('uncertain', 'is not a date such as 2027-03-12, 2027-03, spring 2027 or 2026-2027', (v) =>
+      Boolean(v && readUncertainDate(v, 'north')),
+    );
+
+const goal = () => ({
+  goalCaliper: measure(5, 500, 'mm').nullable().default(null),
+  goal: text(200).default(''),
+});
+
+export const newCohort = body({
+  id: id(),
+  code: code(),
+  taxonId: taxonId(),
+  programmeId: programmeId(),
+  placeId: id(),
+  container: containerId().required('is missing'),
+  started: started(),
+  count: count().min(1, 'is below 1').required('is missing'),
+  parentId: id().notRequired().nullable().default(null),
+  /** the step stock with years behind it stands at; null: from the beginning */
+  standsAt: text(40).nullable().default(null),
+  school: school(),
+  note: text(2000).default(''),
+  ...goal(),
+});
+
+export const editCohort = body({
+  version: measure(1, 1e9, '').required('is missing'),
+  code: code(),
+  placeId: id(),
+  school: school(),
+  note: text(2000).default(''),
+  ...goal(),
+});
+
+/** The course of a cohort that does not exist yet. */
+export const previewCourse = body({
+  taxonId: taxonId(),
+  programmeId: programmeId(),
+  placeId: id(),
+  started: started(),
+  count: count().min(1, 'is below 1').required('is missing'),
+  container: containerId().nullable().default(null),
+  standsAt: text(40).nullable().default(null),
+  school: school(),
+});
+
+export const splitCohort = body({
+  id: id(),
+  newId: id(),
+  newCode: code(),
+  placeId: id(),
+  count: count().min(1, 'is below 1').required('is missing'),
+  note: text(2000).default(''),
+});
+
+export const promotePlant = body({
+  id: id(),
+  tag: text(30).required('is missing').matches(/\S/, 'is empty'),
+  note: text(2000).default(''),
+});
+
+
+export type NewCohort = InferType<typeof newCohort>;
+export type EditCohort = InferType<typeof editCohort>;
+export type PreviewCourse = InferType<typeof previewCourse>;
+export type SplitCohort = InferType<typeof splitCohort>;
+export type PromotePlant = InferType<typeof promotePlant>;
+
+/** One line of the register. */
+export interface CohortRow {
+  id: string;
+  code: string;
+  taxonId: string;
+  method: (typeof METHODS)[number];
+  placeId: string;
+  container: string;
+  startedSaid: string;
+  startedFrom: string;
+  live: number;
+  pending: number;
+  goalCaliper: number | null;
+  nextTitle: string | null;
+  nextOpens: string | null;
+  nextCloses: string | null;
+  nextRule: RuleName | null;
+  rings: Ring[];
+}
+
+export interface Cohort extends CohortRow {
+  programmeId: string;
+  programmeName: string;
+  startedTo: string;
+  school: (typeof SCHOOLS)[number] | null;
+  goal: string;
+  note: string;
+  parentId: string | null;
+  parentCode: string | null;
+  version: number;
+  started: number;
+  lostBeforeEmergence: number;
+  emerged: number;
+  viability: Share | null;
+  fieldEmergence: Share | null;
+  plants: { id: string; tag: string; promotedOn: string }[];
+}

@@ -1,0 +1,28 @@
+import type { Course, PlannedStep, Reason } from '@gonimos/core/course';
+
+/** A step of a kept course, with the grower's own words about it. */
+export interface CourseStep extends PlannedStep {
+  putOff: { until: string; reason: string } | null;
+  /** the record that did it */
+  recordId: string | null;
+  nextTime: string;
+}
+
+export interface CohortCourse {
+  steps: CourseStep[];
+  rings: Course['rings'];
+  endsOn: string | null;
+}
+
+export interface PlanChange {
+  id: string;
+  at: string;
+  key: string;
+  title: string;
+  cause: string;
+  wasOpens: string | null;
+  wasCloses: string | null;
+  nowOpens: string | null;
+  nowCloses: string | null;
+  because: Reason | null;
+}

@@ -1,0 +1,63 @@
+import { isIsoDate } from '@gonimos/core/calendar';
+import { hasContainer } from '@gonimos/core/containers';
+import { hasProgramme } from '@gonimos/core/programmes';
+import { hasTaxon } from '@gonimos/core/taxa';
+import { array, number, object, string, type ObjectShape } from 'yup';
+
+/** Field kinds shared by every schema: each refuses what the database could not keep. */
+const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
+
+export const text = (most: number) =>
+  string()
+    .max(most, `at most ${most} letters`)
+    .test('readable', 'holds letters that cannot be stored', (v) =>
+      v === undefined || v === null ? true : v.isWellFormed() && !CONTROL.test(v),
+    );
+
+export const name = (most: number) =>
+  text(most).required('is missing').matches(/\S/, { message: 'is empty', excludeEmptyString: false });
+
+export const id = () =>
+  string()
+    .required('is missing')
+    .matches(/^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, 'is not a UUID');
+
+export const date = () =>
+  string()
+    .required('is missing')
+    .test('date', 'is not a date written YYYY-MM-DD', (v) => isIsoDate(v));
+
+export const count = (most = 100_000) =>
+  number()
+    .typeError('is not a number')
+    .integer('is not a whole number')
+    .min(0, 'is below 0')
+    .max(most, `is above ${most.toLocaleString('en')}`);
+
+export const measure = (least: number, most: number, unit: string) =>
+  number()
+    .typeError('is not a number')
+    .min(least, `is below ${least} ${unit}`)
+    .max(most, `is above ${most} ${unit}`);
+
+export const taxonId = () =>
+  string()
+    .required('is missing')
+    .test('taxon', 'is not in the library', (v) => hasTaxon(v ?? ''));
+export const programmeId = () =>
+  string()
+    .required('is missing')
+    .test('programme', 'is not in the library', (v) => hasProgramme(v ?? ''));
+export const containerId = () =>
+  string().test('container', 'is not in the library', (v) => v === undefined || v === null || hasContainer(v));
+
+export const code = () =>
+  string()
+    .required('is missing')
+    .matches(/^[A-Z0-9][A-Z0-9·.-]{1,15}$/, 'is 2 to 16 capitals, digits, dots or hyphens');
+
+/** An object that refuses fields it does not know. */
+export const body = <S extends ObjectShape>(shape: S) =>
+  object(shape).noUnknown((p) => `unknown field: ${p.unknown}`).required();
+
+export const list = array;

@@ -1,0 +1,58 @@
+import type { EntryType } from '@gonimos/core/ledger';
+import { string, type InferType } from 'yup';
+import { body, count, date, id, text } from './fields.ts';
+
+/** Causes offered when plants or seed are lost; `other` wants a note. */
+export const CAUSES = [
+  'eaten',
+  'rotten',
+  'washed out',
+  'damping off',
+  'frost',
+  'drought',
+  'heat',
+  'pest',
+  'disease',
+  'root failure',
+  'not rooted',
+  'broken',
+  'unknown',
+] as const;
+export const CULL_REASONS = ['weak', 'twin', 'no low movement', 'poor roots', 'surplus'] as const;
+
+/** Entries a person may write by hand; the rest come with records, splits and promotions. */
+export const BY_HAND = ['lost_before_emergence', 'emerged', 'lost', 'culled', 'sold', 'given', 'recount'] as const;
+
+export const newEntry = body({
+  id: id(),
+  type: string().oneOf(BY_HAND, `is one of ${BY_HAND.join(', ')}`).required('is missing'),
+  on: date(),
+  count: count().required('is missing'),
+  cause: text(60).nullable().default(null),
+  note: text(2000).default(''),
+});
+export const reverseEntry = body({ id: id(), note: text(2000).default('') });
+
+export type NewEntry = InferType<typeof newEntry>;
+export type ReverseEntry = InferType<typeof reverseEntry>;
+
+export interface EntryRow {
+  id: string;
+  type: EntryType;
+  on: string;
+  seq: number;
+  count: number;
+  into: number | null;
+  unit: 'seed' | 'plant' | null;
+  cause: string | null;
+  note: string;
+  reverses: string | null;
+  reversedBy: string | null;
+  recordId: string | null;
+  transferId: string | null;
+  by: string;
+  at: string;
+  /** live plants after this entry, in order of date; null for what does not stand */
+  liveAfter: number | null;
+}
+

@@ -1,0 +1,81 @@
+import { array, number, string, type InferType } from 'yup';
+import { body, id, measure, name } from './fields.ts';
+
+const monthly = () =>
+  array(measure(-60, 60, '°C').required('is missing'))
+    .length(12, 'wants twelve monthly values')
+    .required('is missing');
+
+const validZone = (zone: string | undefined) => {
+  try {
+    return Intl.DateTimeFormat('en', { timeZone: zone }) !== null;
+  } catch {
+    return false;
+  }
+};
+
+export const siteFields = () => ({
+  latitude: measure(-66, 66, '°').required('is missing'),
+  longitude: measure(-180, 180, '°').required('is missing'),
+  elevation: measure(-400, 5000, 'm').required('is missing'),
+  timeZone: string().required('is missing').test('zone', 'is not a time zone', validZone),
+  tmin: monthly(),
+  tmax: monthly().test('above', 'is below the minimum in some month', function (tmax) {
+    const tmin = (this.parent as { tmin?: number[] }).tmin;
+    return !tmax || !tmin || tmax.every((t, i) => t >= (tmin[i] ?? -99));
+  }),
+  spreadWinter: measure(0.5, 10, '°C').required('is missing'),
+  spreadSummer: measure(0.5, 10, '°C').required('is missing'),
+  wetFrom: measure(1, 12, '').integer('is not a month').nullable().default(null),
+});
+
+export const editNursery = body({
+  version: measure(1, 1e9, '').required('is missing'),
+  name: name(80),
+  ...siteFields(),
+});
+
+export const PLACE_KINDS = ['outdoors', 'frame', 'house', 'ground'] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+const placeFields = () => ({
+  name: name(60),
+  kind: string().oneOf(PLACE_KINDS, 'is outdoors, frame, house or ground').required('is missing'),
+  night: measure(-10, 20, '°C').required('is missing'),
+  day: measure(-10, 20, '°C').required('is missing'),
+  heatedTo: measure(-10, 30, '°C').nullable().default(null),
+});
+export const newPlace = body({ id: id(), ...placeFields() });
+export const editPlace = body({ version: measure(1, 1e9, '').required('is missing'), ...placeFields() });
+export const stepCalendar = body({ days: number().oneOf([1, 7, 91], 'is 1, 7 or 91').required('is missing') });
+
+export type EditNursery = InferType<typeof editNursery>;
+export type NewPlace = InferType<typeof newPlace>;
+export type EditPlace = InferType<typeof editPlace>;
+
+export interface Nursery {
+  id: string;
+  name: string;
+  today: string;
+  demo: boolean;
+  version: number;
+  latitude: number;
+  longitude: number;
+  elevation: number;
+  timeZone: string;
+  tmin: number[];
+  tmax: number[];
+  spreadWinter: number;
+  spreadSummer: number;
+  wetFrom: number | null;
+}
+
+export interface Place {
+  id: string;
+  name: string;
+  kind: PlaceKind;
+  night: number;
+  day: number;
+  heatedTo: number | null;
+  version: number;
+  cohorts: number;
+}

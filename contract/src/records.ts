@@ -1,0 +1,76 @@
+import type { Moved } from '@gonimos/core/course';
+import { array, boolean, string, type InferType } from 'yup';
+import { body, containerId, count, date, id, measure, text } from './fields.ts';
+
+const minutes = () => measure(0, 100_000, 'min').nullable().default(null);
+
+/** Work done on one step, or a look between steps. */
+export const newRecord = body({
+  id: id(),
+  cohortId: id(),
+  stepKey: text(40).nullable().default(null),
+  on: date(),
+  /** plants worked on */
+  done: count().nullable().default(null),
+  /** false: more of this step is left for another day */
+  finished: boolean().default(true),
+  emerged: count().nullable().default(null),
+  losses: array(
+    body({
+      id: id(),
+      kind: string().oneOf(['lost_before_emergence', 'lost', 'culled']).required('is missing'),
+      count: count().min(1, 'is below 1').required('is missing'),
+      cause: text(60).required('is missing').min(1, 'is missing'),
+    }),
+  )
+    .max(20, 'at most 20 lines')
+    .default([]),
+  container: containerId().nullable().default(null),
+  calipers: array(measure(0.1, 1000, 'mm').required()).max(200, 'at most 200 values').default([]),
+  heights: array(measure(1, 20_000, 'mm').required()).max(200, 'at most 200 values').default([]),
+  rooted: count().nullable().default(null),
+  vigour: measure(1, 5, '').integer('is not a whole number').nullable().default(null),
+  minutes: minutes(),
+  note: text(4000).default(''),
+  nextTime: text(1000).default(''),
+});
+
+export const putOffStep = body({
+  id: id(),
+  cohortId: id(),
+  stepKey: text(40).required('is missing'),
+  until: date(),
+  reason: text(300).required('is missing').matches(/\S/, 'is empty'),
+});
+
+export const undoRecord = body({ id: id() });
+
+export type NewRecord = InferType<typeof newRecord>;
+export type PutOffStep = InferType<typeof putOffStep>;
+
+/** What a write did to the plan. */
+export interface Outcome {
+  recordId: string;
+  live: number;
+  pending: number;
+  moved: Moved[];
+}
+
+export interface RecordRow {
+  id: string;
+  kind: 'work' | 'look' | 'put off';
+  stepKey: string | null;
+  title: string;
+  on: string;
+  done: number | null;
+  caliper: number | null;
+  height: number | null;
+  vigour: number | null;
+  minutes: number | null;
+  container: string | null;
+  note: string;
+  nextTime: string;
+  by: string;
+  at: string;
+  undone: boolean;
+}

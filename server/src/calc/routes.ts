@@ -1,0 +1,139 @@
+import type { FastifyInstance } from 'fastify';
+import { array, object, string } from 'yup';
+import { previewCourse } from '@gonimos/contract/cohorts';
+import { body, count, date, measure } from '@gonimos/contract/fields';
+import { siteFields } from '@gonimos/contract/nursery';
+import { toDay } from '@gonimos/core/calendar';
+import { compileCourse } from '@gonimos/core/course';
+import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/ledger';
+import { firstStep, programme } from '@gonimos/core/programmes';
+import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
+import { wilson } from '@gonimos/core/stats';
+import { grow } from '@gonimos/core/trunk';
+import { readStart } from '../cohorts/service.ts';
+import { wrongField } from '../http/problem.ts';
+import { route } from '../http/route.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { seasonBooks } from '../season/books.ts';
+
+/** Every calculator the interface uses, as JSON in and out. */
+export function calcRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'POST',
+    url: '/calc/course',
+    role: 'helper',
+    summary: 'The course a cohort would have, before it is entered',
+    body: previewCourse,
+    handle: async ({ body: b }) => {
+      const started = await readStart(app.db, b.started);
+      const book = (await seasonBooks(app.db)).get(b.placeId);
+      if (!book) throw wrongField('placeId', 'is not a place of this nursery');
+      const p = programme(b.programmeId);
+      const at = b.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === b.standsAt);
+      const steps =
+        at > 0
+          ? Object.fromEntries(p.steps.slice(0, at).map((s) => [s.key, { status: 'dropped' as const }]))
+          : { [firstStep(p).key]: { status: 'done' as const, doneOn: started.from } };
+      return compileCourse(
+        {
+          ...{ taxonId: b.taxonId, programme: p, startedOn: started.from, live: b.count, steps },
+          ...{ firstContainer: b.container, sizes: [], vigour: [], school: b.school ?? null },
+        },
+        book,
+        todayAt(await readNursery(app.db)),
+      );
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/markers',
+    role: 'helper',
+    summary: 'Seasonal markers of a climate as P10, P50 and P90 of seeded weather years',
+    body: body({ ...siteFields(), year: measure(1950, 2150, '').integer('is not a year').required('is missing') }),
+    handle: ({ body: b }) => seasonMarkers(climateOf(b), b.year),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/degree-days',
+    role: 'helper',
+    summary: 'Degree days by the single sine, a value a day',
+    body: body({
+      base: measure(-20, 40, '°C').required('is missing'),
+      days: array(
+        body({ tmin: measure(-80, 60, '°C').required(), tmax: measure(-80, 60, '°C').required() }),
+      )
+        .max(4000, 'at most 4000 days')
+        .required('is missing'),
+    }),
+    handle: ({ body: b }) =>
+      b.days.map((d, i) => {
+        if (d.tmax < d.tmin) throw wrongField(`days[${i}].tmax`, 'is below the minimum');
+        return degreeDays(d.tmin, d.tmax, b.base);
+      }),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/day-length',
+    role: 'helper',
+    summary: 'Hours from sunrise to sunset',
+    body: body({ latitude: measure(-90, 90, '°').required('is missing'), on: date() }),
+    handle: ({ body: b }) => ({ hours: dayLength(b.latitude, toDay(b.on)) }),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/wilson',
+    role: 'helper',
+    summary: 'A share with its Wilson 95 % interval',
+    body: body({ k: count().required('is missing'), n: count().required('is missing') }),
+    handle: ({ body: b }) => {
+      if (b.k > b.n) throw wrongField('k', 'is above n');
+      return { share: wilson(b.k, b.n) };
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/ledger',
+    role: 'helper',
+    summary: 'Folds entries into counts',
+    body: body({
+      entries: array(
+        object({
+          id: string().required('is missing'),
+          type: string().oneOf(ENTRY_TYPES).required('is missing'),
+          on: date(),
+          count: count().required('is missing'),
+          unit: string().nullable().oneOf(['seed', 'plant', null]),
+          reverses: string().nullable(),
+        }),
+      )
+        .max(5000, 'at most 5000 entries')
+        .required('is missing'),
+    }),
+    handle: ({ body: b }) => {
+      const state = fold(b.entries.map((e, seq) => ({ ...e, cohortId: '', seq }) as LedgerEntry));
+      return { ...state, viability: viability(state) };
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/growth',
+    role: 'helper',
+    summary: 'Caliper after some growing seasons in a container, mm; no volume: open ground',
+    body: body({
+      from: measure(0.1, 1000, 'mm').required('is missing'),
+      ring: measure(0.1, 30, 'mm').required('is missing'),
+      factor: measure(0, 3, '').required('is missing'),
+      litres: measure(0.01, 10_000, 'L').nullable().default(null),
+      seasons: measure(0, 50, '').required('is missing'),
+    }),
+    handle: ({ body: b }) => ({
+      caliper: grow(b.from, b.ring, b.factor, b.litres ?? Infinity, b.seasons),
+    }),
+  });
+}

@@ -1,0 +1,80 @@
+import type { FastifyInstance } from 'fastify';
+import { object } from 'yup';
+import { editCohort, newCohort, promotePlant, splitCohort } from '@gonimos/contract/cohorts';
+import { id } from '@gonimos/contract/fields';
+import { replan } from '../course/replan.ts';
+import { once } from '../http/once.ts';
+import { route } from '../http/route.ts';
+import { readPlace } from '../nursery/store.ts';
+import { enterCohort, promote, splitCohort as split } from './service.ts';
+import { readCohort, readRegister, updateCohort } from './store.ts';
+
+const params = object({ id: id() });
+
+export function cohortRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/cohorts',
+    role: 'helper',
+    summary: 'The register',
+    handle: () => readRegister(app.db),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/cohorts/:id',
+    role: 'helper',
+    summary: 'One cohort with its counts',
+    params,
+    handle: ({ params: p }) => readCohort(app.db, p.id),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/cohorts',
+    role: 'grower',
+    summary: 'Enters a cohort and plans its course',
+    body: newCohort,
+    handle: ({ body, person }) =>
+      once(app.db, body.id, 'cohort', body, (trx) => enterCohort(trx, body, person)),
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/cohorts/:id',
+    role: 'grower',
+    summary: 'Changes code, place, goal, school or note, against the version it was based on',
+    params,
+    body: editCohort,
+    handle: ({ params: p, body }) =>
+      app.db.transaction(async (trx) => {
+        await readCohort(trx, p.id);
+        await readPlace(trx, body.placeId);
+        await updateCohort(trx, p.id, body);
+        await replan(trx, [p.id], 'the cohort was changed');
+        return readCohort(trx, p.id);
+      }),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/cohorts/:id/split',
+    role: 'grower',
+    summary: 'Parts plants off into a cohort of their own',
+    params,
+    body: splitCohort,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `split ${p.id}`, body, (trx) => split(trx, p.id, body, person)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/cohorts/:id/promote',
+    role: 'grower',
+    summary: 'Takes one plant out, to be followed by its own tag',
+    params,
+    body: promotePlant,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `promote ${p.id}`, body, (trx) => promote(trx, p.id, body, person)),
+  });
+}

@@ -1,0 +1,133 @@
+import type { Cohort, CohortRow, EditCohort, NewCohort } from '@gonimos/contract/cohorts';
+import type { UncertainDate } from '@gonimos/core/calendar/uncertain';
+import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
+import type { Programme } from '@gonimos/core/programmes';
+import type { Sql } from '../db/index.ts';
+import { conflict, notFound } from '../http/problem.ts';
+import { readEntries } from '../ledger/store.ts';
+
+const ROW = {
+  id: 'c.id',
+  code: 'c.code',
+  taxonId: 'c.taxon_id',
+  method: 'c.method',
+  placeId: 'c.place_id',
+  container: 'c.container',
+  startedSaid: 'c.started_said',
+  startedFrom: 'c.started_from',
+  live: 'c.live',
+  pending: 'c.pending',
+  goalCaliper: 'c.goal_caliper',
+  nextTitle: 'c.next_title',
+  nextOpens: 'c.next_opens',
+  nextCloses: 'c.next_closes',
+  nextRule: 'c.next_rule',
+  rings: 'c.rings',
+};
+
+/** The whole register, as one statement. */
+export const registerQuery = (sql: Sql) => sql('cohort as c').select(ROW).orderBy('c.code');
+
+export const readRegister = (sql: Sql): Promise<CohortRow[]> => registerQuery(sql);
+
+export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
+  const row = await sql('cohort as c')
+    .leftJoin('cohort as p', 'p.id', 'c.parent_id')
+    .where({ 'c.id': id })
+    .first({
+      ...ROW,
+      programmeId: 'c.programme_id',
+      programmeName: sql.raw("c.programme ->> 'name'"),
+      startedTo: 'c.started_to',
+      school: 'c.school',
+      goal: 'c.goal',
+      note: 'c.note',
+      parentId: 'c.parent_id',
+      parentCode: 'p.code',
+      version: 'c.version',
+    });
+  if (!row) throw notFound('cohort');
+  const entries = await readEntries(sql, id);
+  const state = fold(entries);
+  const seed = entries.some((e) => e.type === 'started' && e.unit === 'seed');
+  const plants = await sql('plant')
+    .where({ cohort_id: id })
+    .orderBy('tag')
+    .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on' });
+  return {
+    ...row,
+    started: state.started,
+    lostBeforeEmergence: state.lostBeforeEmergence,
+    emerged: state.emerged,
+    viability: seed && state.emerged > 0 ? viability(state) : null,
+    fieldEmergence: seed && state.emerged > 0 ? fieldEmergence(state) : null,
+    plants,
+  };
+}
+
+export async function insertCohort(
+  sql: Sql,
+  c: NewCohort,
+  started: UncertainDate,
+  programme: Programme,
+): Promise<void> {
+  await sql('cohort').insert({
+    id: c.id,
+    code: c.code,
+    taxon_id: c.taxonId,
+    method: programme.method,
+    place_id: c.placeId,
+    container: c.container,
+    first_container: c.container,
+    programme_id: c.programmeId,
+    programme: JSON.stringify(programme),
+    started_said: started.said,
+    started_from: started.from,
+    started_to: started.to,
+    stands_at: c.standsAt ?? null,
+    parent_id: c.parentId ?? null,
+    school: c.school ?? null,
+    goal: c.goal,
+    goal_caliper: c.goalCaliper ?? null,
+    note: c.note,
+  });
+}
+
+export async function updateCohort(sql: Sql, id: string, edit: EditCohort): Promise<void> {
+  const changed = await sql('cohort')
+    .where({ id, version: edit.version })
+    .update({
+      code: edit.code,
+      place_id: edit.placeId,
+      school: edit.school ?? null,
+      goal: edit.goal,
+      goal_caliper: edit.goalCaliper ?? null,
+      note: edit.note,
+      version: edit.version + 1,
+    });
+  if (changed === 0) throw conflict('The cohort was changed meanwhile.', await readCohort(sql, id));
+}
+
+/** A new cohort with everything of the old one but its code, place and count. */
+export async function copyCohort(
+  sql: Sql,
+  from: string,
+  copy: { id: string; code: string; placeId: string; note: string },
+): Promise<void> {
+  const parent = await sql('cohort').where({ id: from }).first();
+  if (!parent) throw notFound('cohort');
+  const last = await sql('record').where({ cohort_id: from }).max('seq as seq').first();
+  const { live: _l, pending: _p, created_at: _c, ...kept } = parent;
+  await sql('cohort').insert({
+    ...kept,
+    id: copy.id,
+    code: copy.code,
+    place_id: copy.placeId,
+    note: copy.note,
+    split_from: from,
+    split_seq: last?.seq ?? 0,
+    version: 1,
+    programme: JSON.stringify(parent.programme),
+    rings: JSON.stringify(parent.rings),
+  });
+}

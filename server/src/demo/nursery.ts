@@ -1,0 +1,83 @@
+import { randomUUID } from 'node:crypto';
+import type { NewCohort } from '@gonimos/contract/cohorts';
+import { seedFrom } from '@gonimos/core/random';
+import { firstStep, programme } from '@gonimos/core/programmes';
+import type { Site } from '@gonimos/core/season';
+import { enterCohort } from '../cohorts/service.ts';
+import { replanAll } from '../course/replan.ts';
+import type { Db } from '../db/index.ts';
+import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
+import { insertPerson } from '../people/store.ts';
+import { seasonBooks } from '../season/books.ts';
+import { COHORTS, PLACES } from './cohorts.ts';
+import { liveThrough } from './history.ts';
+import { extendWeather } from './weather.ts';
+
+/** Tessary Bank: an invented growing ground on an invented hill. */
+export const OPENING_DAY = '2037-03-09';
+const SITE: Site = {
+  latitude: 43.2,
+  longitude: -1.4,
+  elevation: 310,
+  timeZone: 'Europe/Paris',
+  tmin: [1.1, 1.2, 2.9, 5.0, 8.3, 11.4, 13.5, 13.3, 10.9, 7.9, 4.1, 1.9],
+  tmax: [8.6, 9.6, 12.8, 15.2, 18.9, 22.4, 25.0, 24.8, 21.5, 17.0, 12.0, 9.0],
+  spreadWinter: 3.0,
+  spreadSummer: 2.3,
+};
+
+const PEOPLE = [
+  ['Ines Tessary', 'owner'],
+  ['Bruno Tessary', 'grower'],
+  ['Alma Reed', 'helper'],
+] as const;
+
+/** Loads the demo nursery into an empty database; does nothing when a nursery is there. */
+export async function loadDemo(db: Db, say: (text: string) => void = () => undefined): Promise<void> {
+  if (await findNursery(db)) return;
+  await db.transaction(async (trx) => {
+    await insertNursery(trx, {
+      ...SITE,
+      id: randomUUID(),
+      name: 'Tessary Bank',
+      demoToday: OPENING_DAY,
+      weatherSeed: seedFrom('Tessary Bank 36'),
+    });
+    await extendWeather(trx, await readNursery(trx), OPENING_DAY);
+    const people = PEOPLE.map(([name, role]) => ({ id: randomUUID(), name, role, passwordHash: null }));
+    for (const p of people) await insertPerson(trx, p);
+    const places = new Map<string, string>();
+    for (const p of PLACES) {
+      const id = randomUUID();
+      await insertPlace(trx, { ...p, id });
+      places.set(p.name, id);
+    }
+    const books = await seasonBooks(trx);
+    for (const spec of COHORTS) {
+      const id = randomUUID();
+      const placeId = places.get(spec.place)!;
+      const entered: NewCohort = {
+        ...{ id, code: spec.code, taxonId: spec.taxonId, programmeId: spec.programmeId, placeId },
+        container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
+        ...{ started: spec.started, count: spec.count, goalCaliper: spec.goalCaliper, goal: '' },
+        ...{ note: spec.note, parentId: null, school: null, standsAt: null },
+      };
+      await enterCohort(trx, entered, { ...people[0], version: 1 });
+      await liveThrough(trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
+      if (spec.missed)
+        await trx('record').insert({
+          ...{ id: randomUUID(), cohort_id: id, kind: 'put off', step_key: spec.missed.key },
+          ...{ on_date: OPENING_DAY, until: spec.missed.until, reason: spec.missed.reason },
+          person_id: people[1].id,
+        });
+      if (spec.vigour)
+        await trx('record').insert({
+          ...{ id: randomUUID(), cohort_id: id, kind: 'look', on_date: spec.vigour.on, done: null },
+          ...{ vigour: spec.vigour.value, note: 'Thin needles, short candles.', person_id: people[1].id },
+        });
+      say(`  ${spec.code} lived through its years`);
+    }
+  });
+  await replanAll(db, 'the demo opened');
+  await db('plan_change').where({ cause: 'the demo opened' }).delete();
+}

@@ -1,0 +1,138 @@
+import { createHash } from 'node:crypto';
+import Papa from 'papaparse';
+import { ValidationError } from 'yup';
+import { newCohort, type CohortRow, type NewCohort } from '@gonimos/contract/cohorts';
+import { CSV_IN, CSV_OUT, type ImportLine, type ImportReport } from '@gonimos/contract/files';
+import type { Place } from '@gonimos/contract/nursery';
+import { CONTAINERS } from '@gonimos/core/containers';
+import { PROGRAMMES } from '@gonimos/core/programmes';
+import { TAXA } from '@gonimos/core/taxa';
+
+const nameOf = <T extends { id: string; name: string }>(all: readonly T[], id: string) =>
+  all.find((x) => x.id === id)?.name ?? id;
+
+/** The register as CSV (RFC 4180), with names instead of keys; reads back through `readLines`. */
+export function writeRegister(
+  rows: (CohortRow & { programmeId: string; note: string })[],
+  places: Place[],
+): string {
+  const lines = rows.map((r) => ({
+    code: r.code,
+    taxon: TAXA.find((t) => t.id === r.taxonId)?.botanical ?? r.taxonId,
+    programme: nameOf(PROGRAMMES, r.programmeId),
+    place: nameOf(places, r.placeId),
+    container: nameOf(CONTAINERS, r.container),
+    started: r.startedSaid,
+    count: r.live + r.pending,
+    goal_caliper_mm: r.goalCaliper ?? '',
+    note: r.note,
+    live: r.live,
+    not_yet_up: r.pending,
+    next_step: r.nextTitle ?? '',
+    opens: r.nextOpens ?? '',
+    closes: r.nextCloses ?? '',
+  }));
+  // a cell that a spreadsheet would run as a formula is written as text
+  return Papa.unparse(lines, { columns: [...CSV_OUT], newline: '\r\n', escapeFormulae: true });
+}
+
+const MOST_LINES = 2000;
+type Cells = Partial<Record<(typeof CSV_IN)[number], string>>;
+
+/** A stable id for a line of an import, so that confirming twice enters it once. */
+function lineId(importId: string, line: number): string {
+  const h = createHash('sha256').update(`${importId} ${line}`).digest('hex');
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`;
+}
+
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/** Finds the key of what a cell names, by key or by name; the cell itself when nothing fits. */
+function keyOf(all: readonly { id: string; name: string; botanical?: string }[], cell: string | undefined) {
+  const text = cell ?? '';
+  const found = all.find((x) => same(x.id, text) || same(x.name, text) || same(x.botanical ?? '', text));
+  return found?.id ?? text;
+}
+
+interface Known {
+  places: Place[];
+  codes: Set<string>;
+}
+
+function readCells(cells: Cells, id: string, known: Known): NewCohort {
+  const { places, codes } = known;
+  const cell = (k: keyof Cells) => (cells[k] ?? '').trim();
+  const number = (text: string) => (text === '' ? undefined : Number(text.replace(',', '.')));
+  const faults: ValidationError[] = [];
+  const fault = (field: string, reason: string) => faults.push(new ValidationError(reason, null, field));
+  if (cell('place') !== '' && !places.some((p) => p.id === keyOf(places, cell('place'))))
+    fault('place', 'is not a place of this nursery');
+  if (codes.has(cell('code'))) fault('code', 'is taken by another cohort');
+  const input = {
+    ...{ id, code: cell('code'), taxonId: keyOf(TAXA, cell('taxon')) },
+    programmeId: keyOf(PROGRAMMES, cell('programme')),
+    placeId: keyOf(places, cell('place')),
+    container: keyOf(CONTAINERS, cell('container')),
+    ...{ started: cell('started'), count: number(cell('count')), goal: '', note: cell('note') },
+    ...{ goalCaliper: number(cell('goal_caliper_mm')) ?? null, school: null, parentId: null, standsAt: null },
+  };
+  try {
+    newCohort.validateSync(input, { abortEarly: false, strict: true });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const placeTold = faults.some((f) => f.path === 'place');
+    faults.push(...error.inner.filter((e) => !(placeTold && e.path === 'placeId')));
+  }
+  if (faults.length > 0) throw new ValidationError(faults);
+  return input as NewCohort;
+}
+
+const COLUMN_OF: Record<string, string> = {
+  taxonId: 'taxon',
+  programmeId: 'programme',
+  placeId: 'place',
+  goalCaliper: 'goal_caliper_mm',
+};
+
+export interface ReadLine extends ImportLine {
+  cohort: NewCohort | null;
+}
+
+/** Reads a CSV of new cohorts line by line; a bad line never spoils a good one. */
+export function readLines(csv: string, importId: string, known: Known): Omit<ImportReport, 'lines'> & { lines: ReadLine[] } {
+  const report = { lines: [] as ReadLine[], good: 0, bad: 0, written: 0, faults: [] as string[] };
+  const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
+  const columns = parsed.meta.fields ?? [];
+  const missing = CSV_IN.slice(0, 7).filter((c) => !columns.includes(c));
+  if (missing.length > 0) report.faults.push(`Missing column${missing.length > 1 ? 's' : ''}: ${missing.join(', ')}`);
+  if (parsed.data.length > MOST_LINES) report.faults.push(`More than ${MOST_LINES} lines`);
+  if (missing.length === 0 && parsed.data.length === 0) report.faults.push('No lines below the heading');
+  if (report.faults.length > 0) return report;
+
+  const codes = new Set(known.codes);
+  parsed.data.forEach((cells, i) => {
+    const line = i + 2;
+    const code = (cells.code ?? '').trim();
+    const broken = parsed.errors.find((e) => e.row === i);
+    try {
+      if (broken) throw new ValidationError(broken.message, null, 'line');
+      const cohort = readCells(cells, lineId(importId, line), { ...known, codes });
+      codes.add(cohort.code);
+      const summary = `${cohort.count} × ${nameOf(TAXA, cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container!)}`;
+      report.lines.push({ line, code, ok: true, faults: [], summary, cohort });
+      report.good++;
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error;
+      const inner = error.inner.length > 0 ? error.inner : [error];
+      const faults = inner.map((e) => ({ field: COLUMN_OF[e.path ?? ''] ?? e.path ?? 'line', reason: e.message }));
+      report.lines.push({ line, code, ok: false, faults, summary: '', cohort: null });
+      report.bad++;
+    }
+  });
+  return report;
+}
+

@@ -1,0 +1,67 @@
+import type { FastifyInstance } from 'fastify';
+import { importCohorts, type ImportReport } from '@gonimos/contract/files';
+import { enterCohort } from '../cohorts/service.ts';
+import { registerQuery } from '../cohorts/store.ts';
+import type { Sql } from '../db/index.ts';
+import { once } from '../http/once.ts';
+import { Refusal } from '../http/problem.ts';
+import { route } from '../http/route.ts';
+import { listPlaces } from '../nursery/store.ts';
+import { readLines, writeRegister, type ReadLine } from './register.ts';
+
+export function fileRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/files/cohorts.csv',
+    role: 'helper',
+    summary: 'The register as CSV',
+    handle: async ({ reply }) => {
+      const rows = await registerQuery(app.db).select({ programmeId: 'c.programme_id', note: 'c.note' });
+      return reply
+        .type('text/csv; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="cohorts.csv"')
+        .send(writeRegister(rows, await listPlaces(app.db)));
+    },
+  });
+
+  const read = async (sql: Sql, csv: string, id: string) => {
+    const codes = new Set<string>(await sql('cohort').pluck('code'));
+    return readLines(csv, id, { places: await listPlaces(sql), codes });
+  };
+  const shown = ({ cohort: _c, ...line }: ReadLine) => line;
+
+  route(app, {
+    method: 'POST',
+    url: '/files/cohorts',
+    role: 'grower',
+    summary: 'New cohorts from CSV: faults line by line first, written only when confirmed',
+    body: importCohorts,
+    handle: async ({ body, person }): Promise<ImportReport> => {
+      if (!body.confirm) {
+        const report = await read(app.db, body.csv, body.id);
+        return { ...report, lines: report.lines.map(shown) };
+      }
+      return once(app.db, body.id, 'import', body, async (trx) => {
+        const report = await read(trx, body.csv, body.id);
+        if (report.faults.length > 0)
+          throw new Refusal(422, 'Cannot be read', report.faults.join('; '), {
+            errors: report.faults.map((reason) => ({ field: 'csv', reason })),
+          });
+        for (const line of report.lines) {
+          if (!line.cohort) continue;
+          // a line the database still refuses is a fault of that line alone
+          try {
+            await trx.transaction((inner) => enterCohort(inner, line.cohort!, person));
+            report.written++;
+          } catch (error) {
+            if (!(error instanceof Refusal)) throw error;
+            Object.assign(line, { ok: false, faults: error.more.errors ?? [{ field: 'line', reason: error.message }] });
+            report.bad++;
+            report.good--;
+          }
+        }
+        return { ...report, lines: report.lines.map(shown) };
+      });
+    },
+  });
+}

@@ -1,0 +1,158 @@
+import compress from '@fastify/compress';
+import cookie from '@fastify/cookie';
+import csrf from '@fastify/csrf-protection';
+import helmet from '@fastify/helmet';
+import rateLimit from '@fastify/rate-limit';
+import session from '@fastify/session';
+import files from '@fastify/static';
+import swagger from '@fastify/swagger';
+import { convertSchema } from '@sodaru/yup-to-json-schema';
+import Fastify, { type FastifyInstance } from 'fastify';
+import { existsSync } from 'node:fs';
+import { isSchema, type AnySchema } from 'yup';
+import { calcRoutes } from '../calc/routes.ts';
+import { cohortRoutes } from '../cohorts/routes.ts';
+import { courseRoutes } from '../course/routes.ts';
+import type { Db } from '../db/index.ts';
+import { fileRoutes } from '../files/routes.ts';
+import { ledgerRoutes } from '../ledger/routes.ts';
+import { nurseryRoutes } from '../nursery/routes.ts';
+import { peopleRoutes } from '../people/routes.ts';
+import { DatabaseSessions } from '../people/session-store.ts';
+import { recordRoutes } from '../records/routes.ts';
+import { roundRoutes } from '../round/routes.ts';
+import { seasonRoutes } from '../season/routes.ts';
+import { answerProblems, notFound } from './problem.ts';
+import { guardRoles, route } from './route.ts';
+import { readAddress, readBody } from './validate.ts';
+
+export interface AppOptions {
+  db: Db;
+  /** signs the session cookie; at least 32 letters */
+  secret: string;
+  /** the address is served over HTTPS: cookies only go there */
+  secure?: boolean;
+  /** folder of the built interface */
+  web?: string;
+  log?: boolean;
+}
+
+const SESSION_HOURS = 14 * 24;
+const BODY_LIMIT = 3_000_000;
+
+const jsonSchema = (schema: unknown) => (isSchema(schema) ? convertSchema(schema as AnySchema) : schema);
+
+async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: o.secure ?? false,
+  });
+  await app.register(rateLimit, { global: false });
+  await app.register(cookie);
+  await app.register(session, {
+    secret: o.secret,
+    cookieName: 'gonimos',
+    store: new DatabaseSessions(o.db),
+    saveUninitialized: false,
+    rolling: false,
+    cookie: {
+      path: '/',
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: o.secure ?? false,
+      maxAge: SESSION_HOURS * 3_600_000,
+    },
+  });
+  await app.register(csrf, {
+    sessionPlugin: '@fastify/session',
+    getToken: (request) => request.headers['x-csrf-token'] as string | undefined,
+  });
+  app.addHook('preValidation', (request, reply, done) => {
+    if (request.method === 'GET' || request.method === 'HEAD') done();
+    else app.csrfProtection(request, reply, done);
+  });
+}
+
+/** The interface: its files, and its one page for every address that is not the API's. */
+async function webFiles(app: FastifyInstance, folder: string): Promise<void> {
+  await app.register(files, {
+    root: folder,
+    index: 'index.html',
+    cacheControl: false,
+    setHeaders: (reply, path) => {
+      const kept = /[\\/]assets[\\/]/.test(path);
+      reply.setHeader('cache-control', kept ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  app.setNotFoundHandler((request, reply) => {
+    if (request.method !== 'GET' || request.url.startsWith('/api') || request.url.startsWith('/assets'))
+      throw notFound('address');
+    return reply.header('cache-control', 'no-cache').sendFile('index.html');
+  });
+}
+
+/** The whole server, not yet listening. */
+export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
+  const app = Fastify({
+    logger: o.log ? { level: 'warn' } : false,
+    bodyLimit: BODY_LIMIT,
+    forceCloseConnections: true,
+  });
+  app.decorate('db', o.db);
+  answerProblems(app);
+  app.setValidatorCompiler<AnySchema>(({ schema, httpPart }) => (data) => ({
+    value: httpPart === 'body' ? readBody(schema, data) : readAddress(schema, data),
+  }));
+  await app.register(compress, { threshold: 2048 });
+  await app.register(swagger, {
+    openapi: { info: { title: 'Gonimos', version: '1', description: 'Plans and records of young bonsai stock' } },
+    transform: ({ schema, url }) => ({
+      url,
+      schema: {
+        ...schema,
+        ...(schema?.body ? { body: jsonSchema(schema.body) } : {}),
+        ...(schema?.params ? { params: jsonSchema(schema.params) } : {}),
+        ...(schema?.querystring ? { querystring: jsonSchema(schema.querystring) } : {}),
+      } as typeof schema,
+    }),
+  });
+  await security(app, o);
+  guardRoles(app);
+
+  for (const routes of [
+    ...[peopleRoutes, nurseryRoutes, seasonRoutes, cohortRoutes, courseRoutes, ledgerRoutes],
+    ...[recordRoutes, roundRoutes, fileRoutes, calcRoutes],
+  ])
+    routes(app);
+  route(app, {
+    method: 'GET',
+    url: '/health',
+    role: 'anyone',
+    summary: 'Whether the server and its database answer',
+    handle: async () => {
+      await o.db.raw('SELECT 1');
+      return { ok: true };
+    },
+  });
+  route(app, {
+    method: 'GET',
+    url: '/openapi.json',
+    role: 'anyone',
+    summary: 'This interface, described',
+    handle: () => app.swagger(),
+  });
+  if (o.web && existsSync(o.web)) await webFiles(app, o.web);
+  else app.setNotFoundHandler(() => Promise.reject(notFound('address')));
+  return app;
+}

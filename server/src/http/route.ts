@@ -1,0 +1,96 @@
+import '@fastify/session';
+import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
+import type { AnyObjectSchema, InferType } from 'yup';
+import { object } from 'yup';
+import { ROLES, type Person, type Role } from '@gonimos/contract/people';
+import type { Db } from '../db/index.ts';
+import { Refusal } from './problem.ts';
+
+declare module 'fastify' {
+  interface FastifyInstance {
+    db: Db;
+  }
+  interface FastifyContextConfig {
+    /** least role that may call the route; every route under /api must say */
+    role?: Role | 'anyone';
+  }
+  interface Session {
+    person?: Person;
+  }
+}
+
+const empty = object({});
+type Body<S> = S extends AnyObjectSchema ? InferType<S> : undefined;
+
+interface Definition<B extends AnyObjectSchema | undefined, P extends AnyObjectSchema, Q extends AnyObjectSchema> {
+  method: 'GET' | 'POST' | 'PUT';
+  url: string;
+  role: Role | 'anyone';
+  summary: string;
+  body?: B;
+  params?: P;
+  query?: Q;
+  /** most requests a minute from one address */
+  limit?: number;
+  handle: (input: {
+    body: Body<B>;
+    params: InferType<P>;
+    query: InferType<Q>;
+    /** who is signed in; routes for `anyone` must look for themselves */
+    person: Person;
+    request: FastifyRequest;
+    reply: FastifyReply;
+  }) => unknown;
+}
+
+/** Declares one route: least role, schemas, then validate → store or core → reply. */
+export function route<
+  B extends AnyObjectSchema | undefined = undefined,
+  P extends AnyObjectSchema = typeof empty,
+  Q extends AnyObjectSchema = typeof empty,
+>(app: FastifyInstance, d: Definition<B, P, Q>): void {
+  app.route({
+    method: d.method,
+    url: `/api${d.url}`,
+    config: { role: d.role, ...(d.limit ? { rateLimit: { max: d.limit, timeWindow: 60_000 } } : {}) },
+    schema: {
+      summary: d.summary,
+      ...(d.body ? { body: d.body } : {}),
+      ...(d.params ? { params: d.params } : {}),
+      ...(d.query ? { querystring: d.query } : {}),
+    },
+    handler: async (request, reply) => {
+      const answer = await d.handle({
+        body: request.body as Body<B>,
+        params: request.params as InferType<P>,
+        query: request.query as InferType<Q>,
+        person: request.session.person as Person,
+        request,
+        reply,
+      });
+      return reply.sent ? reply : answer;
+    },
+  });
+}
+
+const rank = (role: Role) => ROLES.indexOf(role);
+export const mayDo = (person: Person, least: Role): boolean => rank(person.role) >= rank(least);
+
+/** Refuses whoever has not the role a route declares, and routes that declare none. */
+export function guardRoles(app: FastifyInstance): void {
+  app.addHook('onRoute', (r) => {
+    if (r.url.startsWith('/api') && !r.config?.role) throw new Error(`route ${r.url} declares no role`);
+  });
+  app.addHook('preValidation', (request, _reply, done) => {
+    const least = request.routeOptions.config.role;
+    if (!least || least === 'anyone') {
+      done();
+      return;
+    }
+    const person = request.session.person;
+    if (!person) done(new Refusal(401, 'Not signed in', 'Sign in first.'));
+    else if (!mayDo(person, least))
+      done(new Refusal(403, 'Not for this role', `This needs the role ${least}.`));
+    else done();
+  });
+}

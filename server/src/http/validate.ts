@@ -1,0 +1,31 @@
+import { ValidationError, type AnySchema } from 'yup';
+
+const KINDS: Record<string, string> = { number: 'a number', string: 'text', boolean: 'true or false' };
+
+/** Finds values that validation would quietly turn into another kind, such as "12" into 12. */
+function* turned(sent: unknown, read: unknown, path: string): Generator<ValidationError> {
+  if (sent === null || read === undefined) return;
+  if (typeof sent !== 'object') {
+    if (typeof sent !== typeof read)
+      yield new ValidationError(`is not ${KINDS[typeof read] ?? 'as expected'}`, sent, path);
+    return;
+  }
+  for (const [key, value] of Object.entries(sent)) {
+    const at = Array.isArray(sent) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+    yield* turned(value, (read as Record<string, unknown> | null)?.[key], at);
+  }
+}
+
+/** Checks a request's body against its schema: defaults are filled in, nothing is turned into something else. */
+export function readBody(schema: AnySchema, data: unknown): unknown {
+  if (typeof data !== 'object' || data === null || Array.isArray(data))
+    throw new ValidationError('is not a JSON object', data, 'body');
+  const value: unknown = schema.validateSync(data, { abortEarly: false });
+  const wrong = [...turned(data, value, '')];
+  if (wrong.length > 0) throw new ValidationError(wrong);
+  return value;
+}
+
+/** Checks what stands in an address; it is all text there, so numbers are read from it. */
+export const readAddress = (schema: AnySchema, data: unknown): unknown =>
+  schema.validateSync(data, { abortEarly: false });

@@ -1,0 +1,53 @@
+import type { FastifyInstance } from 'fastify';
+import { object } from 'yup';
+import { id } from '@gonimos/contract/fields';
+import { newEntry, reverseEntry } from '@gonimos/contract/ledger';
+import { outcomeOf } from '../records/outcome.ts';
+import { once } from '../http/once.ts';
+import { route } from '../http/route.ts';
+import { notInFuture } from '../nursery/day.ts';
+import { cohortOfEntry, insertEntries, readLedger, reverseEntries } from './store.ts';
+
+const params = object({ id: id() });
+
+export function ledgerRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/cohorts/:id/ledger',
+    role: 'helper',
+    summary: 'The ledger of a cohort, oldest entry first',
+    params,
+    handle: ({ params: p }) => readLedger(app.db, p.id),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/cohorts/:id/ledger',
+    role: 'helper',
+    summary: 'Adds one entry by hand',
+    params,
+    body: newEntry,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `ledger ${p.id}`, body, async (trx) => {
+        await notInFuture(trx, 'on', body.on);
+        await insertEntries(trx, [{ ...body, cohortId: p.id, personId: person.id }]);
+        return outcomeOf(trx, p.id, body.id, 'a ledger entry');
+      }),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/ledger/:id/reverse',
+    role: 'grower',
+    summary: 'Undoes one entry by a reversal that points at it',
+    params,
+    body: reverseEntry,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `reverse ${p.id}`, body, async (trx) => {
+        const touched = await reverseEntries(trx, body.id, p.id, person.id, body.note);
+        const own = await cohortOfEntry(trx, p.id);
+        for (const c of touched.filter((t) => t !== own)) await outcomeOf(trx, c, body.id, 'a reversal');
+        return outcomeOf(trx, own, body.id, 'a reversal');
+      }),
+  });
+}

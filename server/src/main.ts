@@ -1,0 +1,68 @@
+import { randomBytes } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { replanOnNewDay } from './course/replan.ts';
+import { migrate, openDatabase, type Db } from './db/index.ts';
+import { loadDemo } from './demo/nursery.ts';
+import { buildApp } from './http/app.ts';
+import { findNursery } from './nursery/store.ts';
+
+/** The secret that signs session cookies, made once and shared through the database. */
+async function sessionSecret(db: Db): Promise<string> {
+  await db('setting')
+    .insert({ key: 'session-secret', value: randomBytes(48).toString('base64url') })
+    .onConflict('key')
+    .ignore();
+  return (await db('setting').where({ key: 'session-secret' }).first('value')).value;
+}
+
+const env = process.env;
+const host = env.GONIMOS_HOST ?? '127.0.0.1';
+const port = Number(env.GONIMOS_PORT ?? 4870);
+const url = env.GONIMOS_DATABASE_URL;
+const demo = env.GONIMOS_DEMO === '1';
+const NEW_DAY_CHECK_MS = 10 * 60_000;
+
+function giveUp(text: string): never {
+  console.error(text);
+  process.exit(1);
+}
+
+if (!url) giveUp('GONIMOS_DATABASE_URL is not set: the address of a PostgreSQL database.');
+const db = openDatabase(url);
+await migrate(db);
+if (demo) await loadDemo(db, (text) => console.log(text));
+const loopback = ['127.0.0.1', '::1', 'localhost'].includes(host);
+if (!loopback && (demo || !(await findNursery(db))))
+  giveUp('Listening beyond this machine needs an owner: make one on 127.0.0.1 first, and no demo.');
+
+const app = await buildApp({
+  db,
+  secret: await sessionSecret(db),
+  secure: env.GONIMOS_SECURE === '1',
+  web: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  log: true,
+});
+if (await findNursery(db)) await replanOnNewDay(db);
+const daily = setInterval(() => {
+  findNursery(db)
+    .then((n) => (n ? replanOnNewDay(db) : undefined))
+    .catch((error: unknown) => app.log.error(error));
+}, NEW_DAY_CHECK_MS);
+
+async function stop(): Promise<void> {
+  clearInterval(daily);
+  await app.close();
+  await db.destroy();
+  process.exit(0);
+}
+process.once('SIGTERM', () => void stop());
+process.once('SIGINT', () => void stop());
+
+try {
+  await app.listen({ host, port });
+} catch (error) {
+  if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+  giveUp(`Port ${port} is taken by another program. Choose one: GONIMOS_PORT=4871 npm start`);
+}
+console.log(`Gonimos is at http://${host}:${port}`);
+process.send?.({ listening: port });

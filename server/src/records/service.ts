@@ -1,0 +1,119 @@
+import { randomUUID } from 'node:crypto';
+import type { NewRecord, Outcome, PutOffStep } from '@gonimos/contract/records';
+import { mayDo } from '../http/route.ts';
+import type { Person } from '@gonimos/contract/people';
+import { operation } from '@gonimos/core/operations';
+import type { Trx } from '../db/index.ts';
+import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
+import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
+import { notInFuture } from '../nursery/day.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { outcomeOf } from './outcome.ts';
+import { findRecord, insertPutOff, insertUndo, insertWork } from './store.ts';
+
+interface LockedCohort {
+  id: string;
+  container: string;
+  started_from: string;
+  live: number;
+}
+
+async function lockCohort(trx: Trx, id: string): Promise<LockedCohort> {
+  const cohort = await trx<LockedCohort>('cohort').where({ id }).forUpdate().first();
+  if (!cohort) throw notFound('cohort');
+  return cohort;
+}
+
+/** The step a record is about, if it may still be recorded. */
+async function openStep(trx: Trx, cohortId: string, key: string) {
+  const step = await trx('course_step').where({ cohort_id: cohortId, key }).first();
+  if (!step) throw wrongField('stepKey', 'is not a step of this course');
+  if (step.status === 'done')
+    throw conflict(`‘${step.title}’ was recorded meanwhile, for ${step.done_on}.`, {
+      status: 'done',
+      doneOn: step.done_on,
+    });
+  if (step.status === 'dropped') throw conflict(`‘${step.title}’ is not part of this course any more.`);
+  return step as { title: string; operation: string; ready: boolean };
+}
+
+/** Ledger entries that follow from a record; emergence is counted after what never showed. */
+function entriesOf(r: NewRecord, personId: string | null): NewLedgerEntry[] {
+  const base = { cohortId: r.cohortId, on: r.on, recordId: r.id, personId };
+  const entries: NewLedgerEntry[] = [];
+  for (const l of r.losses.filter((x) => x.kind === 'lost_before_emergence'))
+    entries.push({ ...base, id: l.id, type: 'lost_before_emergence', count: l.count, cause: l.cause });
+  if (r.emerged) entries.push({ ...base, id: randomUUID(), type: 'emerged', count: r.emerged });
+  for (const l of r.losses.filter((x) => x.kind !== 'lost_before_emergence'))
+    entries.push({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause });
+  if (r.container && r.done) entries.push({ ...base, id: randomUUID(), type: 'potted', count: r.done });
+  return entries;
+}
+
+/** Records work on a step, or a look between steps, with everything that follows from it. */
+export async function recordWork(trx: Trx, r: NewRecord, person: Person | null): Promise<Outcome> {
+  const cohort = await lockCohort(trx, r.cohortId);
+  await notInFuture(trx, 'on', r.on);
+  if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
+  let cause = 'a look was recorded';
+  if (r.stepKey !== null) {
+    const step = await openStep(trx, r.cohortId, r.stepKey);
+    if (!step.ready) throw wrongField('stepKey', 'waits for a step before it that is not done');
+    if (operation(step.operation).asks.includes('emergence') && r.emerged === null)
+      throw wrongField('emerged', 'is missing: how many are up');
+    cause = `‘${step.title}’ was recorded`;
+  }
+  await insertWork(trx, r, r.container ? cohort.container : null, person?.id ?? null);
+  await insertEntries(trx, entriesOf(r, person?.id ?? null));
+  if (r.done !== null) {
+    const { live } = await trx('cohort').where({ id: r.cohortId }).first('live');
+    const lost = r.losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
+    if (r.done > live + lost) throw wrongField('done', `is more than the ${live + lost} there were`);
+  }
+  if (r.container) await trx('cohort').where({ id: r.cohortId }).update({ container: r.container });
+  return outcomeOf(trx, r.cohortId, r.id, cause);
+}
+
+/** Puts a step off until a day, with the grower's reason, and re-plans. */
+export async function putOff(trx: Trx, p: PutOffStep, person: Person): Promise<Outcome> {
+  await lockCohort(trx, p.cohortId);
+  const step = await openStep(trx, p.cohortId, p.stepKey);
+  const today = todayAt(await readNursery(trx));
+  if (p.until <= today) throw wrongField('until', `is not after today, ${today}`);
+  await insertPutOff(trx, p, today, person.id);
+  return outcomeOf(trx, p.cohortId, p.id, `‘${step.title}’ was put off`);
+}
+
+const UNDO_MINUTES = 10;
+
+/** Undoes a record by reversal; a helper may undo what they have just recorded. */
+export async function undo(trx: Trx, id: string, recordId: string, person: Person): Promise<Outcome> {
+  const record = await findRecord(trx, recordId);
+  await lockCohort(trx, record.cohort_id);
+  const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
+  if (!mayDo(person, 'grower') && !(fresh && record.person_id === person.id))
+    throw new Refusal(403, 'Not for this role', 'A helper may undo only what they have just recorded.');
+  await insertUndo(trx, id, record, todayAt(await readNursery(trx)), person.id);
+  const standing = await trx('ledger_entry as l')
+    .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
+    .where({ 'l.record_id': recordId })
+    .whereNull('r.id')
+    .whereNot('l.type', 'reversed')
+    .select('l.id', 'l.on_date', 'l.count');
+  await insertEntries(
+    trx,
+    standing.map((e: { id: string; on_date: string; count: number }) => ({
+      id: randomUUID(),
+      cohortId: record.cohort_id,
+      type: 'reversed' as const,
+      on: e.on_date,
+      count: e.count,
+      reverses: e.id,
+      recordId,
+      personId: person.id,
+    })),
+  );
+  if (record.container_before)
+    await trx('cohort').where({ id: record.cohort_id }).update({ container: record.container_before });
+  return outcomeOf(trx, record.cohort_id, id, 'a record was undone');
+}

@@ -1,0 +1,42 @@
+import type { RoundStep } from '@gonimos/contract/round';
+import type { Sql } from '../db/index.ts';
+
+/** Steps open by `until` that wait for nothing, of cohorts with anything alive; soonest closing first. */
+export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[]> {
+  const rows = await sql('course_step as s')
+    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('place as p', 'p.id', 'c.place_id')
+    .joinRaw(
+      `LEFT JOIN LATERAL (
+        SELECT r.until, r.reason FROM record r
+        WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind = 'put off'
+          AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
+        ORDER BY r.seq DESC LIMIT 1) AS o ON true`,
+    )
+    .joinRaw(
+      `LEFT JOIN LATERAL (
+        SELECT r.next_time FROM record r
+        WHERE r.cohort_id = c.id AND r.next_time <> ''
+          AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
+        ORDER BY r.on_date DESC, r.seq DESC LIMIT 1) AS n ON true`,
+    )
+    .where('s.status', 'planned')
+    .where('s.ready', true)
+    .where('s.opens', '<=', until)
+    .whereRaw('c.live + c.pending > 0')
+    .orderBy(['s.closes', 'p.sort', 'c.code'])
+    .select({
+      ...{ cohortId: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', placeId: 'c.place_id' },
+      ...{ method: 'c.method', live: 'c.live', pending: 'c.pending', rings: 'c.rings' },
+      ...{ cohortContainer: 'c.container', goalCaliper: 'c.goal_caliper' },
+      ...{ key: 's.key', operation: 's.operation', title: 's.title', lane: 's.lane' },
+      ...{ opens: 's.opens', closes: 's.closes', container: 's.container', rootCut: 's.root_cut' },
+      ...{ minutes: 's.minutes', reasons: 's.reasons' },
+      ...{ until: 'o.until', reason: 'o.reason', nextTime: 'n.next_time' },
+    });
+  return rows.map(({ until: day, reason, ...s }) => ({
+    ...s,
+    nextTime: s.nextTime ?? '',
+    putOff: day ? { until: day, reason } : null,
+  }));
+}
