@@ -8,7 +8,11 @@ import { body, code, containerId, count, id, measure, programmeId, taxonId, text
 export const METHODS = ['seed', 'cutting'] as const;
 export const SCHOOLS = ['one', 'combined'] as const;
 
-const school = () => string().nullable().oneOf([...SCHOOLS, null], 'is one or combined').default(null);
+const school = () =>
+  string()
+    .nullable()
+    .oneOf([...SCHOOLS, null], 'is one or combined')
+    .default(null);
 
 /** A start may be known to the day, month, season, year or as a range. */
 const started = () =>
@@ -76,7 +80,6 @@ export const promotePlant = body({
   note: text(2000).default(''),
 });
 
-
 export type NewCohort = InferType<typeof newCohort>;
 export type EditCohort = InferType<typeof editCohort>;
 export type PreviewCourse = InferType<typeof previewCourse>;
@@ -95,6 +98,8 @@ export interface CohortRow {
   startedFrom: string;
   live: number;
   pending: number;
+  /** plants alive, or seed that may still come up */
+  growing: boolean;
   goalCaliper: number | null;
   nextTitle: string | null;
   nextOpens: string | null;

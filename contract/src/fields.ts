@@ -49,7 +49,11 @@ export const programmeId = () =>
     .required('is missing')
     .test('programme', 'is not in the library', (v) => hasProgramme(v ?? ''));
 export const containerId = () =>
-  string().test('container', 'is not in the library', (v) => v === undefined || v === null || hasContainer(v));
+  string().test(
+    'container',
+    'is not in the library',
+    (v) => v === undefined || v === null || hasContainer(v),
+  );
 
 export const code = () =>
   string()
@@ -58,6 +62,8 @@ export const code = () =>
 
 /** An object that refuses fields it does not know. */
 export const body = <S extends ObjectShape>(shape: S) =>
-  object(shape).noUnknown((p) => `unknown field: ${p.unknown}`).required();
+  object(shape)
+    .noUnknown((p) => `unknown field: ${p.unknown}`)
+    .required();
 
 export const list = array;

@@ -2,7 +2,17 @@ import { boolean, string, type InferType } from 'yup';
 import { body, id } from './fields.ts';
 
 /** Columns of the register as CSV; reading accepts the first nine, writing gives all. */
-export const CSV_IN = ['code', 'taxon', 'programme', 'place', 'container', 'started', 'count', 'goal_caliper_mm', 'note'] as const;
+export const CSV_IN = [
+  'code',
+  'taxon',
+  'programme',
+  'place',
+  'container',
+  'started',
+  'count',
+  'goal_caliper_mm',
+  'note',
+] as const;
 export const CSV_OUT = [...CSV_IN, 'live', 'not_yet_up', 'next_step', 'opens', 'closes'] as const;
 
 export const importCohorts = body({
@@ -30,4 +40,3 @@ export interface ImportReport {
   /** faults of the file as a whole */
   faults: string[];
 }
-

@@ -21,11 +21,21 @@ export const CAUSES = [
 export const CULL_REASONS = ['weak', 'twin', 'no low movement', 'poor roots', 'surplus'] as const;
 
 /** Entries a person may write by hand; the rest come with records, splits and promotions. */
-export const BY_HAND = ['lost_before_emergence', 'emerged', 'lost', 'culled', 'sold', 'given', 'recount'] as const;
+export const BY_HAND = [
+  'lost_before_emergence',
+  'emerged',
+  'lost',
+  'culled',
+  'sold',
+  'given',
+  'recount',
+] as const;
 
 export const newEntry = body({
   id: id(),
-  type: string().oneOf(BY_HAND, `is one of ${BY_HAND.join(', ')}`).required('is missing'),
+  type: string()
+    .oneOf(BY_HAND, `is one of ${BY_HAND.join(', ')}`)
+    .required('is missing'),
   on: date(),
   count: count().required('is missing'),
   cause: text(60).nullable().default(null),
@@ -55,4 +65,3 @@ export interface EntryRow {
   /** live plants after this entry, in order of date; null for what does not stand */
   liveAfter: number | null;
 }
-

@@ -46,7 +46,9 @@ const placeFields = () => ({
 });
 export const newPlace = body({ id: id(), ...placeFields() });
 export const editPlace = body({ version: measure(1, 1e9, '').required('is missing'), ...placeFields() });
-export const stepCalendar = body({ days: number().oneOf([1, 7, 91], 'is 1, 7 or 91').required('is missing') });
+export const stepCalendar = body({
+  days: number().oneOf([1, 7, 91], 'is 1, 7 or 91').required('is missing'),
+});
 
 export type EditNursery = InferType<typeof editNursery>;
 export type NewPlace = InferType<typeof newPlace>;

@@ -26,8 +26,12 @@ export const newRecord = body({
     .max(20, 'at most 20 lines')
     .default([]),
   container: containerId().nullable().default(null),
-  calipers: array(measure(0.1, 1000, 'mm').required()).max(200, 'at most 200 values').default([]),
-  heights: array(measure(1, 20_000, 'mm').required()).max(200, 'at most 200 values').default([]),
+  calipers: array(measure(0.1, 1000, 'mm').required())
+    .max(200, 'at most 200 values')
+    .default([]),
+  heights: array(measure(1, 20_000, 'mm').required())
+    .max(200, 'at most 200 values')
+    .default([]),
   rooted: count().nullable().default(null),
   vigour: measure(1, 5, '').integer('is not a whole number').nullable().default(null),
   minutes: minutes(),

@@ -33,6 +33,6 @@ export interface Round {
   due: RoundStep[];
   soon: RoundStep[];
   /** kit for all that is due */
-  ready: { what: string; amount: number; unit: string }[];
+  ready: { what: string; amount: number | null; unit: string }[];
   watch: { text: string; when: string; cohortId: string | null }[];
 }

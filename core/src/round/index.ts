@@ -5,12 +5,24 @@ import { operation } from '../operations/index.ts';
 export const SPARE = 1.1;
 /** Sets of hand tools: one for each person a day's work keeps busy, minutes. */
 const DAY_MINUTES = 420;
+const MOST_SETS = 2;
 
 export interface KitLine {
   what: string;
-  amount: number;
+  /** null: have it at hand, the amount does not matter */
+  amount: number | null;
   unit: string;
 }
+
+const AT_HAND = new Set([
+  'aluminium wire',
+  'tie-down wire',
+  'labels',
+  'seal',
+  'tile',
+  'tally card',
+  'mesh cover',
+]);
 
 export interface KitStep {
   operation: string;
@@ -28,8 +40,7 @@ export function kitFor(steps: readonly KitStep[]): KitLine[] {
   const tools = new Map<string, number>();
   let mix = 0;
   for (const s of steps) {
-    for (const tool of operation(s.operation).tools)
-      tools.set(tool, (tools.get(tool) ?? 0) + s.minutes);
+    for (const tool of operation(s.operation).tools) tools.set(tool, (tools.get(tool) ?? 0) + s.minutes);
     if (!s.container) continue;
     const kind = container(s.container);
     if (kind.wall === 'ground') continue;
@@ -42,7 +53,7 @@ export function kitFor(steps: readonly KitStep[]): KitLine[] {
     ...(mix > 0 ? [{ what: 'Mix, sieved', amount: Math.ceil(mix), unit: 'L' }] : []),
     ...[...tools].map(([what, min]) => ({
       what: what[0].toUpperCase() + what.slice(1),
-      amount: Math.max(1, Math.ceil(min / DAY_MINUTES)),
+      amount: AT_HAND.has(what) ? null : Math.min(MOST_SETS, Math.ceil(min / DAY_MINUTES) || 1),
       unit: '',
     })),
   ];

@@ -53,7 +53,8 @@ describe('library', () => {
     expect(new Set(TAXA.map((t) => t.code)).size).to.equal(TAXA.length);
     for (const p of PROGRAMMES) {
       expect(p.steps.length, p.id).to.be.at.least(12);
-      const taxonId = p.id === 'seed-pine' ? 'pinus-sylvestris' : 'tilia-cordata';
+      const taxonId =
+        { 'seed-pine': 'pinus-sylvestris', 'cutting-conifer': 'taxus-baccata' }[p.id] ?? 'tilia-cordata';
       const c = compileCourse(facts(taxonId, p.id, '2027-03-12'), book, '2027-03-12');
       expect(daysBetween('2027-03-12', c.endsOn!), p.id).to.be.greaterThan(5 * 365);
       for (const s of c.steps) {

@@ -50,7 +50,10 @@ export function calcRoutes(app: FastifyInstance): void {
     url: '/calc/markers',
     role: 'helper',
     summary: 'Seasonal markers of a climate as P10, P50 and P90 of seeded weather years',
-    body: body({ ...siteFields(), year: measure(1950, 2150, '').integer('is not a year').required('is missing') }),
+    body: body({
+      ...siteFields(),
+      year: measure(1950, 2150, '').integer('is not a year').required('is missing'),
+    }),
     handle: ({ body: b }) => seasonMarkers(climateOf(b), b.year),
   });
 
@@ -61,9 +64,7 @@ export function calcRoutes(app: FastifyInstance): void {
     summary: 'Degree days by the single sine, a value a day',
     body: body({
       base: measure(-20, 40, '°C').required('is missing'),
-      days: array(
-        body({ tmin: measure(-80, 60, '°C').required(), tmax: measure(-80, 60, '°C').required() }),
-      )
+      days: array(body({ tmin: measure(-80, 60, '°C').required(), tmax: measure(-80, 60, '°C').required() }))
         .max(4000, 'at most 4000 days')
         .required('is missing'),
     }),

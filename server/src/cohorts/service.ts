@@ -57,12 +57,7 @@ export async function enterCohort(trx: Trx, c: NewCohort, person: Person | null)
 }
 
 /** Parts some plants off into a cohort of their own, which keeps the history so far. */
-export async function splitCohort(
-  trx: Trx,
-  from: string,
-  s: SplitCohort,
-  person: Person,
-): Promise<Outcome> {
+export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person: Person): Promise<Outcome> {
   await trx('cohort').where({ id: from }).forUpdate().select('id');
   await readPlace(trx, s.placeId);
   await copyCohort(trx, from, { id: s.newId, code: s.newCode, placeId: s.placeId, note: s.note });

@@ -17,6 +17,7 @@ const ROW = {
   startedFrom: 'c.started_from',
   live: 'c.live',
   pending: 'c.pending',
+  growing: 'c.growing',
   goalCaliper: 'c.goal_caliper',
   nextTitle: 'c.next_title',
   nextOpens: 'c.next_opens',
@@ -117,7 +118,7 @@ export async function copyCohort(
   const parent = await sql('cohort').where({ id: from }).first();
   if (!parent) throw notFound('cohort');
   const last = await sql('record').where({ cohort_id: from }).max('seq as seq').first();
-  const { live: _l, pending: _p, created_at: _c, ...kept } = parent;
+  const { live: _l, pending: _p, emerged: _e, growing: _g, created_at: _c, ...kept } = parent;
   await sql('cohort').insert({
     ...kept,
     id: copy.id,

@@ -51,7 +51,9 @@ async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, Rec
     .whereNull('u.id')
     .orderBy('r.seq')
     .select(
-      ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished'].map((c) => `r.${c}`),
+      ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished'].map(
+        (c) => `r.${c}`,
+      ),
       ...['container', 'caliper', 'height', 'vigour'].map((c) => `r.${c}`),
     );
   return groupBy(rows, (r) => r.cohort_id);
@@ -59,7 +61,10 @@ async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, Rec
 
 /** Follows splits back, so that a part keeps the history of the whole up to the parting. */
 async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, RecordFact[]>> {
-  const own = await standingRecords(sql, cohorts.map((c) => c.id));
+  const own = await standingRecords(
+    sql,
+    cohorts.map((c) => c.id),
+  );
   for (const c of cohorts) {
     let [from, until] = [c.split_from, c.split_seq];
     while (from !== null) {
@@ -95,11 +100,20 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Pick<CohortFacts, 'step
 /** What the compiler needs to know of cohorts: all living ones, or those named. */
 export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
   const query = sql<CohortRow>('cohort').select(
-    ...['id', 'taxon_id', 'programme', 'started_from', 'stands_at', 'first_container', 'split_from', 'split_seq'],
+    ...[
+      'id',
+      'taxon_id',
+      'programme',
+      'started_from',
+      'stands_at',
+      'first_container',
+      'split_from',
+      'split_seq',
+    ],
     ...['live', 'pending', 'place_id', 'school'],
   );
   if (ids) query.whereIn('id', ids);
-  else query.whereRaw('live + pending > 0');
+  else query.where('growing', true);
   const cohorts = (await query) as CohortRow[];
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
@@ -111,15 +125,13 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
       taxonId: c.taxon_id,
       programme: c.programme,
       startedOn: c.started_from,
-      live: c.live + c.pending,
+      live: c.live || c.pending,
       firstContainer: c.first_container,
       school: c.school,
       sizes: own
         .filter((r) => r.caliper !== null || r.height !== null)
         .map((r) => ({ on: r.on_date, caliper: r.caliper, height: r.height })),
-      vigour: own
-        .filter((r) => r.vigour !== null)
-        .map((r) => ({ on: r.on_date, value: r.vigour! })),
+      vigour: own.filter((r) => r.vigour !== null).map((r) => ({ on: r.on_date, value: r.vigour! })),
       ...stepFacts(c, own),
     };
   });

@@ -32,7 +32,7 @@ const CHUNK = 50;
 /** After a new day, new weather or a changed site: every living cohort, a few at a time. */
 export async function replanAll(db: Db, cause: string): Promise<void> {
   const today = todayAt(await readNursery(db));
-  const ids: string[] = await db('cohort').whereRaw('live + pending > 0').orderBy('id').pluck('id');
+  const ids: string[] = await db('cohort').where('growing', true).orderBy('id').pluck('id');
   for (let i = 0; i < ids.length; i += CHUNK) {
     const some = ids.slice(i, i + CHUNK);
     await db.transaction(async (trx) => {

@@ -43,6 +43,9 @@ function some(rng: Random, n: number, share: number): number {
 const around = (rng: Random, value: number, cv: number, n: number): number[] =>
   Array.from({ length: n }, () => Math.max(0.5, Math.round(value * (1 + cv * rng.normal()) * 10) / 10));
 
+/** Share of the work whose window is still open on the opening day that has not been done. */
+const STILL_TO_DO = 0.75;
+
 interface Counts {
   live: number;
   pending: number;
@@ -67,7 +70,8 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
   else if (op.asks.includes('culls')) lose('culled', some(rng, counts.live, 0.12), 'no low movement');
   else if (rng.next() < 0.3)
     lose('lost', some(rng, counts.live, spec.luck.loss / 2), CAUSES[s.lane][rng.next() < 0.5 ? 0 : 1]);
-  const left = counts.live - losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
+  const left =
+    counts.live - losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
   const done = emerged ?? left;
   return {
     ...{ id: randomUUID(), cohortId: h.id, stepKey: s.key, on, done, emerged, losses, finished: true },
@@ -94,9 +98,7 @@ async function keep(h: Hand, r: NewRecord, containerBefore: string): Promise<voi
     ...r.losses
       .filter((l) => l.kind !== 'lost_before_emergence')
       .map((l) => ({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause })),
-    ...(r.container && r.done
-      ? [{ ...base, id: randomUUID(), type: 'potted' as const, count: r.done }]
-      : []),
+    ...(r.container && r.done ? [{ ...base, id: randomUUID(), type: 'potted' as const, count: r.done }] : []),
   ]);
   if (r.container) await h.trx('cohort').where({ id: h.id }).update({ container: r.container });
 }
@@ -122,9 +124,11 @@ export async function liveThrough(
     const next = course.steps
       .filter((s) => s.status === 'planned' && s.ready && s.opens)
       .sort((a, b) => (a.closes! < b.closes! ? -1 : 1))[0];
+    // on the opening day there is work to be seen
+    const left = next && next.closes! >= opening && h.rng.next() < STILL_TO_DO;
     const width = next ? daysBetween(next.opens!, next.closes!) : 0;
     const on = next ? [now, addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width))].sort()[1] : '';
-    if (!next || on >= opening || next.key === spec.missed?.key) {
+    if (!next || left || on >= opening || next.key === spec.missed?.key) {
       await writePlan(trx, id, course);
       return;
     }

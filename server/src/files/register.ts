@@ -23,7 +23,7 @@ export function writeRegister(
     place: nameOf(places, r.placeId),
     container: nameOf(CONTAINERS, r.container),
     started: r.startedSaid,
-    count: r.live + r.pending,
+    count: r.live || r.pending,
     goal_caliper_mm: r.goalCaliper ?? '',
     note: r.note,
     live: r.live,
@@ -99,7 +99,11 @@ export interface ReadLine extends ImportLine {
 }
 
 /** Reads a CSV of new cohorts line by line; a bad line never spoils a good one. */
-export function readLines(csv: string, importId: string, known: Known): Omit<ImportReport, 'lines'> & { lines: ReadLine[] } {
+export function readLines(
+  csv: string,
+  importId: string,
+  known: Known,
+): Omit<ImportReport, 'lines'> & { lines: ReadLine[] } {
   const report = { lines: [] as ReadLine[], good: 0, bad: 0, written: 0, faults: [] as string[] };
   const parsed = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
     header: true,
@@ -108,7 +112,8 @@ export function readLines(csv: string, importId: string, known: Known): Omit<Imp
   });
   const columns = parsed.meta.fields ?? [];
   const missing = CSV_IN.slice(0, 7).filter((c) => !columns.includes(c));
-  if (missing.length > 0) report.faults.push(`Missing column${missing.length > 1 ? 's' : ''}: ${missing.join(', ')}`);
+  if (missing.length > 0)
+    report.faults.push(`Missing column${missing.length > 1 ? 's' : ''}: ${missing.join(', ')}`);
   if (parsed.data.length > MOST_LINES) report.faults.push(`More than ${MOST_LINES} lines`);
   if (missing.length === 0 && parsed.data.length === 0) report.faults.push('No lines below the heading');
   if (report.faults.length > 0) return report;
@@ -128,11 +133,13 @@ export function readLines(csv: string, importId: string, known: Known): Omit<Imp
     } catch (error) {
       if (!(error instanceof ValidationError)) throw error;
       const inner = error.inner.length > 0 ? error.inner : [error];
-      const faults = inner.map((e) => ({ field: COLUMN_OF[e.path ?? ''] ?? e.path ?? 'line', reason: e.message }));
+      const faults = inner.map((e) => ({
+        field: COLUMN_OF[e.path ?? ''] ?? e.path ?? 'line',
+        reason: e.message,
+      }));
       report.lines.push({ line, code, ok: false, faults, summary: '', cohort: null });
       report.bad++;
     }
   });
   return report;
 }
-

@@ -55,7 +55,10 @@ export function fileRoutes(app: FastifyInstance): void {
             report.written++;
           } catch (error) {
             if (!(error instanceof Refusal)) throw error;
-            Object.assign(line, { ok: false, faults: error.more.errors ?? [{ field: 'line', reason: error.message }] });
+            Object.assign(line, {
+              ok: false,
+              faults: error.more.errors ?? [{ field: 'line', reason: error.message }],
+            });
             report.bad++;
             report.good--;
           }

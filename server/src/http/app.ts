@@ -116,7 +116,9 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   }));
   await app.register(compress, { threshold: 2048 });
   await app.register(swagger, {
-    openapi: { info: { title: 'Gonimos', version: '1', description: 'Plans and records of young bonsai stock' } },
+    openapi: {
+      info: { title: 'Gonimos', version: '1', description: 'Plans and records of young bonsai stock' },
+    },
     transform: ({ schema, url }) => ({
       url,
       schema: {

@@ -22,7 +22,11 @@ declare module 'fastify' {
 const empty = object({});
 type Body<S> = S extends AnyObjectSchema ? InferType<S> : undefined;
 
-interface Definition<B extends AnyObjectSchema | undefined, P extends AnyObjectSchema, Q extends AnyObjectSchema> {
+interface Definition<
+  B extends AnyObjectSchema | undefined,
+  P extends AnyObjectSchema,
+  Q extends AnyObjectSchema,
+> {
   method: 'GET' | 'POST' | 'PUT';
   url: string;
   role: Role | 'anyone';

@@ -82,11 +82,7 @@ export const setPlannedOn = (sql: Sql, day: string): Promise<number> =>
 export async function listPlaces(sql: Sql): Promise<Place[]> {
   return sql('place as p')
     .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.version', { heatedTo: 'p.heated_to' })
-    .select(
-      sql.raw(
-        '(SELECT count(*) FROM cohort c WHERE c.place_id = p.id AND c.live + c.pending > 0)::int AS cohorts',
-      ),
-    )
+    .select(sql.raw('(SELECT count(*) FROM cohort c WHERE c.place_id = p.id AND c.growing)::int AS cohorts'))
     .orderBy('p.sort');
 }
 

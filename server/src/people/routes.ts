@@ -29,7 +29,11 @@ export function peopleRoutes(app: FastifyInstance): void {
       empty: nursery === undefined,
     };
   };
-  const enter = async (request: FastifyRequest, reply: FastifyReply, { id: own, name, role, version }: Person) => {
+  const enter = async (
+    request: FastifyRequest,
+    reply: FastifyReply,
+    { id: own, name, role, version }: Person,
+  ) => {
     await request.session.regenerate();
     request.session.person = { id: own, name, role, version };
     return session(request, reply);

@@ -35,8 +35,7 @@ export function recordRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Puts a step off until a day, for a reason that is kept',
     body: putOffStep,
-    handle: ({ body, person }) =>
-      once(app.db, body.id, 'put-off', body, (trx) => putOff(trx, body, person)),
+    handle: ({ body, person }) => once(app.db, body.id, 'put-off', body, (trx) => putOff(trx, body, person)),
   });
 
   route(app, {

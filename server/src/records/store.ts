@@ -82,9 +82,7 @@ export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
   sql('record as r')
     .leftJoin('record as u', 'u.undoes', 'r.id')
     .leftJoin('person as p', 'p.id', 'r.person_id')
-    .leftJoin('course_step as s', (on) =>
-      on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'),
-    )
+    .leftJoin('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
     .where({ 'r.cohort_id': cohortId })
     .whereNot('r.kind', 'undo')
     .orderBy([

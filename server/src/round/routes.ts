@@ -1,23 +1,45 @@
 import type { FastifyInstance } from 'fastify';
 import type { Round } from '@gonimos/contract/round';
-import { addDays, toIso } from '@gonimos/core/calendar';
+import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { kitFor } from '@gonimos/core/round';
 import type { SeasonBook } from '@gonimos/core/season';
-import { taxon } from '@gonimos/core/taxa';
+import type { Db } from '../db/index.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { readOpenSteps } from './store.ts';
+import { readOpenSteps, readWatched } from './store.ts';
 
 const AHEAD = 21;
 
-/** Frost that tender stock in an unheated place has to fear within the season. */
-function frostWatch(book: SeasonBook, today: string): string | null {
-  const year = book.seasonOf(Date.parse(today) / 86_400_000);
-  const [last, first] = [book.season(year)['last-frost'], book.season(year)['first-frost']];
-  if (last.kind === 'days' && today <= toIso(last.p90)) return toIso(last.p90);
-  if (first.kind === 'days' && today >= toIso(first.p02 - 7)) return toIso(first.p02);
-  return null;
+/** Last day on which frost still has to be reckoned with this spring, one year in ten; null when past. */
+function frostUntil(book: SeasonBook, today: string): string | null {
+  const last = book.season(book.seasonOf(toDay(today)))['last-frost'];
+  return last.kind === 'days' && toIso(last.p90) >= today ? toIso(last.p90) : null;
+}
+
+/** What is not work but wants an eye: wires that are on, roots cut lately while frost can come. */
+async function watchList(db: Db, today: string): Promise<Round['watch']> {
+  const books = await seasonBooks(db);
+  const { wires, cut } = await readWatched(db, today);
+  return [
+    ...cut.flatMap((c) => {
+      const until = frostUntil(books.get(c.placeId)!, today);
+      return until
+        ? [
+            {
+              text: `${c.code}: roots cut {${c.doneOn}}, keep frost off until`,
+              when: until,
+              cohortId: c.cohortId,
+            },
+          ]
+        : [];
+    }),
+    ...wires.map((w) => ({
+      text: `${w.code}: wire on since {${w.doneOn}}, look for bite from`,
+      when: w.checkOpens ?? today,
+      cohortId: w.cohortId,
+    })),
+  ];
 }
 
 export function roundRoutes(app: FastifyInstance): void {
@@ -31,23 +53,12 @@ export function roundRoutes(app: FastifyInstance): void {
       const steps = await readOpenSteps(app.db, addDays(today, AHEAD));
       const due = steps.filter((s) => s.opens <= today);
       const soon = steps.filter((s) => s.opens > today).sort((a, b) => (a.opens < b.opens ? -1 : 1));
-      const books = await seasonBooks(app.db);
-      const tender = await app
-        .db('cohort')
-        .where('live', '>', 0)
-        .select({ id: 'id', code: 'code', taxonId: 'taxon_id', placeId: 'place_id' });
-      const watch: Round['watch'] = [];
-      for (const c of tender) {
-        if (taxon(c.taxonId).hardyTo.value < 0) continue;
-        const when = frostWatch(books.get(c.placeId)!, today);
-        if (when) watch.push({ text: `${c.code} ${taxon(c.taxonId).name}: tender, frost can come`, when, cohortId: c.id });
-      }
       return {
         today,
         due,
         soon,
         ready: kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending }))),
-        watch,
+        watch: await watchList(app.db, today),
       };
     },
   });

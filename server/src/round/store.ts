@@ -1,6 +1,30 @@
 import type { RoundStep } from '@gonimos/contract/round';
 import type { Sql } from '../db/index.ts';
 
+const GUARD_DAYS = 35;
+
+/** Wires that are on, and roots cut lately, with what is known of each. */
+export async function readWatched(sql: Sql, today: string) {
+  const done = (operations: string[]) =>
+    sql('course_step as s')
+      .join('cohort as c', 'c.id', 's.cohort_id')
+      .where({ 's.status': 'done', 'c.growing': true })
+      .whereIn('s.operation', operations)
+      .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.place_id', key: 's.key', doneOn: 's.done_on' });
+  const wires: { cohortId: string; code: string; doneOn: string; checkOpens: string | null }[] = await done([
+    'wire',
+  ])
+    .join('course_step as k', (on) =>
+      on.on('k.cohort_id', 'c.id').andOn(sql.raw("k.operation = 'wire-check'")),
+    )
+    .where('k.status', 'planned')
+    .select({ checkOpens: 'k.opens' });
+  const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done([
+    ...['root-correct', 'root-work', 'lift', 'training-pot'],
+  ]).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
+  return { wires, cut };
+}
+
 /** Steps open by `until` that wait for nothing, of cohorts with anything alive; soonest closing first. */
 export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[]> {
   const rows = await sql('course_step as s')
@@ -23,7 +47,7 @@ export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[
     .where('s.status', 'planned')
     .where('s.ready', true)
     .where('s.opens', '<=', until)
-    .whereRaw('c.live + c.pending > 0')
+    .where('c.growing', true)
     .orderBy(['s.closes', 'p.sort', 'c.code'])
     .select({
       ...{ cohortId: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', placeId: 'c.place_id' },

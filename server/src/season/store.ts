@@ -9,9 +9,7 @@ export async function recordEnd(sql: Sql): Promise<string | null> {
 
 /** The outdoor weather record up to its end, back to the last gap; null when there is none. */
 export async function readWeather(sql: Sql): Promise<WeatherRun | null> {
-  const rows: { on_date: string; tmin: number; tmax: number }[] = await sql('weather_day').orderBy(
-    'on_date',
-  );
+  const rows: { on_date: string; tmin: number; tmax: number }[] = await sql('weather_day').orderBy('on_date');
   if (rows.length === 0) return null;
   let first = rows.length - 1;
   while (first > 0 && toDay(rows[first].on_date) - toDay(rows[first - 1].on_date) === 1) first--;

@@ -98,6 +98,7 @@ export async function up(knex: Knex): Promise<void> {
       -- kept by the ledger's trigger
       live integer NOT NULL DEFAULT 0 CHECK (live >= 0),
       pending integer NOT NULL DEFAULT 0 CHECK (pending >= 0),
+      emerged integer NOT NULL DEFAULT 0 CHECK (emerged >= 0),
       -- kept by the plan
       rings jsonb NOT NULL DEFAULT '[]',
       ends_on date,
@@ -106,7 +107,9 @@ export async function up(knex: Knex): Promise<void> {
       next_closes date,
       next_rule text,
       version integer NOT NULL DEFAULT 1,
-      created_at timestamptz NOT NULL DEFAULT now()
+      created_at timestamptz NOT NULL DEFAULT now(),
+      -- something to look after: plants, or seed that may still come up
+      growing boolean GENERATED ALWAYS AS (live > 0 OR (pending > 0 AND emerged = 0)) STORED
     );
 
     -- what was done, found or put off; never changed: an undo is a record of its own

@@ -56,11 +56,12 @@ export async function up(knex: Knex): Promise<void> {
       FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();
 
     -- the same fold as the core's, over the entries that stand, in order of date and arrival
-    CREATE FUNCTION fold_cohort(c uuid, OUT live integer, OUT pending integer) LANGUAGE plpgsql AS $$
+    CREATE FUNCTION fold_cohort(c uuid, OUT live integer, OUT pending integer, OUT emerged integer) LANGUAGE plpgsql AS $$
     DECLARE e record;
     BEGIN
       live := 0;
       pending := 0;
+      emerged := 0;
       FOR e IN
         SELECT l.* FROM ledger_entry l
         LEFT JOIN ledger_entry r ON r.reverses = l.id
@@ -71,7 +72,8 @@ export async function up(knex: Knex): Promise<void> {
           WHEN e.type = 'started' AND e.unit = 'seed' THEN pending := pending + e.count;
           WHEN e.type IN ('started', 'split_in') THEN live := live + e.count;
           WHEN e.type = 'lost_before_emergence' THEN pending := pending - e.count;
-          WHEN e.type = 'emerged' THEN pending := pending - e.count; live := live + e.count;
+          WHEN e.type = 'emerged' THEN
+            pending := pending - e.count; live := live + e.count; emerged := emerged + e.count;
           WHEN e.type IN ('lost', 'culled', 'split_out', 'promoted', 'sold', 'given') THEN live := live - e.count;
           WHEN e.type = 'fused' THEN
             IF e.count > live THEN live := -1; ELSE live := live - e.count + coalesce(e.into_count, 1); END IF;
@@ -102,7 +104,7 @@ export async function up(knex: Knex): Promise<void> {
       FOR c IN SELECT DISTINCT cohort_id FROM entered ORDER BY cohort_id LOOP
         PERFORM 1 FROM cohort WHERE id = c FOR UPDATE;
         SELECT * INTO folded FROM fold_cohort(c);
-        UPDATE cohort SET live = folded.live, pending = folded.pending WHERE id = c;
+        UPDATE cohort SET live = folded.live, pending = folded.pending, emerged = folded.emerged WHERE id = c;
       END LOOP;
       RETURN NULL;
     END $$;
