@@ -38,7 +38,7 @@ async function openStep(trx: Trx, cohortId: string, key: string) {
 }
 
 /** Ledger entries that follow from a record; emergence is counted after what never showed. */
-function entriesOf(r: NewRecord, personId: string | null): NewLedgerEntry[] {
+function entriesOf(r: NewRecord, live: number, personId: string | null): NewLedgerEntry[] {
   const base = { cohortId: r.cohortId, on: r.on, recordId: r.id, personId };
   const entries: NewLedgerEntry[] = [];
   for (const l of r.losses.filter((x) => x.kind === 'lost_before_emergence'))
@@ -46,7 +46,9 @@ function entriesOf(r: NewRecord, personId: string | null): NewLedgerEntry[] {
   if (r.emerged) entries.push({ ...base, id: randomUUID(), type: 'emerged', count: r.emerged });
   for (const l of r.losses.filter((x) => x.kind !== 'lost_before_emergence'))
     entries.push({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause });
-  if (r.container && r.done) entries.push({ ...base, id: randomUUID(), type: 'potted', count: r.done });
+  const gone = entries.reduce((n, e) => n + (e.type === 'lost' || e.type === 'culled' ? e.count : 0), 0);
+  const potted = r.done ?? Math.max(0, live + (r.emerged ?? 0) - gone);
+  if (r.container && potted > 0) entries.push({ ...base, id: randomUUID(), type: 'potted', count: potted });
   return entries;
 }
 
@@ -64,7 +66,7 @@ export async function recordWork(trx: Trx, r: NewRecord, person: Person | null):
     cause = `‘${step.title}’ was recorded`;
   }
   await insertWork(trx, r, r.container ? cohort.container : null, person?.id ?? null);
-  await insertEntries(trx, entriesOf(r, person?.id ?? null));
+  await insertEntries(trx, entriesOf(r, cohort.live, person?.id ?? null));
   if (r.done !== null) {
     const { live } = await trx('cohort').where({ id: r.cohortId }).first('live');
     const lost = r.losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);

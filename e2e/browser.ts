@@ -1,0 +1,26 @@
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** Debian's Chromium, headless. */
+export const openBrowser = (): Promise<Browser> =>
+  chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: FLAGS });
+
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844 };
+
+/** A fresh visitor who enters the demo in a role. */
+export async function enter(
+  browser: Browser,
+  base: string,
+  role: 'Grower' | 'Helper' | 'Owner',
+  viewport = DESK,
+  dark = false,
+): Promise<{ page: Page; context: BrowserContext }> {
+  const context = await browser.newContext({ viewport, baseURL: base, colorScheme: dark ? 'dark' : 'light', acceptDownloads: true });
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.getByRole('button', { name: new RegExp(`^${role}`) }).click();
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  return { page, context };
+}

@@ -1,0 +1,64 @@
+import { createBrowserRouter, isRouteErrorResponse, RouterProvider, useRouteError } from 'react-router';
+import { useSession } from './people/session';
+import { SignIn } from './people/sign-in';
+import { Round } from './round/round';
+import { Loading } from './shared/loading';
+import { Shell } from './shell';
+
+/** A page of its own file, fetched when it is first opened. */
+const page = (load: () => Promise<React.ComponentType>) => ({
+  lazy: async () => ({ Component: await load() }),
+  HydrateFallback: () => null,
+});
+
+function Lost() {
+  const error = useRouteError();
+  const none = isRouteErrorResponse(error) && error.status === 404;
+  return (
+    <main className="mx-auto max-w-md p-8">
+      <h1 className="text-3xl">{none ? 'There is no such page' : 'This page broke'}</h1>
+      <p className="soft mt-2">
+        {none ? 'The address may be old.' : 'Nothing you saved is lost. Load it again; if it breaks again, tell whoever looks after Gonimos.'}
+      </p>
+      <a href="/" className="btn btn-primary btn-tall mt-5">
+        To the round
+      </a>
+    </main>
+  );
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Lost />,
+    children: [
+      { path: '/', element: <Round /> },
+      { path: '/cohorts', ...page(() => import('./cohorts/register').then((m) => m.Register)) },
+      { path: '/cohorts/new', ...page(() => import('./cohorts/new-cohort').then((m) => m.NewCohort)) },
+      { path: '/cohorts/import', ...page(() => import('./files/import').then((m) => m.Import)) },
+      {
+        path: '/cohorts/:id',
+        ...page(() => import('./cohorts/cohort').then((m) => m.Cohort)),
+        children: [
+          { index: true, ...page(() => import('./course/course').then((m) => m.CoursePart)) },
+          { path: 'ledger', ...page(() => import('./ledger/ledger').then((m) => m.LedgerPart)) },
+          { path: 'notes', ...page(() => import('./cohorts/notes').then((m) => m.NotesPart)) },
+        ],
+      },
+      { path: '/season', ...page(() => import('./season/season').then((m) => m.Season)) },
+      { path: '/nursery', ...page(() => import('./nursery/nursery').then((m) => m.Nursery)) },
+    ],
+  },
+]);
+
+const firstOwner = createBrowserRouter([
+  { path: '*', ...page(() => import('./people/first-owner').then((m) => m.FirstOwner)) },
+]);
+
+export function App() {
+  const { data: session, error } = useSession();
+  if (!session) return <Loading error={error} />;
+  if (session.empty) return <RouterProvider router={firstOwner} />;
+  if (!session.person) return <SignIn />;
+  return <RouterProvider router={router} />;
+}

@@ -1,0 +1,244 @@
+import { useDeferredValue, useEffect, useRef } from 'react';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
+import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
+import { CONTAINERS } from '@gonimos/core/containers';
+import { PROGRAMMES, programme } from '@gonimos/core/programmes';
+import { TAXA, taxon } from '@gonimos/core/taxa';
+import { ValidationError } from 'yup';
+import { usePlaces, useToday } from '../nursery/queries';
+import { Failure, newId } from '../shared/api';
+import { dropDraft, readDraft, useDraft } from '../shared/draft';
+import { Field, Trouble } from '../shared/field';
+import { CoursePreview } from './course-preview';
+import { useEnterCohort, usePreview, useRegister } from './queries';
+
+interface Inputs {
+  taxonId: string;
+  programmeId: string;
+  code: string;
+  count: string;
+  started: string;
+  container: string;
+  placeId: string;
+  standsAt: string;
+  school: string;
+  goalCaliper: string;
+  goal: string;
+  parentId: string;
+  note: string;
+}
+
+const DRAFT = 'new cohort';
+const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
+
+/** The form as the contract wants it; what is not a number stays one that fails. */
+const toPayload = (id: string, v: Inputs) => ({
+  ...{ id, code: v.code.trim(), taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId },
+  ...{ container: v.container, started: v.started.trim(), count: number(v.count), goal: v.goal, note: v.note },
+  goalCaliper: number(v.goalCaliper) ?? null,
+  school: (v.school || null) as Payload['school'],
+  parentId: v.parentId || null,
+  standsAt: v.standsAt || null,
+});
+
+function faultsOf(check: () => unknown): Record<string, string> {
+  try {
+    check();
+    return {};
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]));
+  }
+}
+
+/** Programmes whose steps suit the taxon come first; the grower may take any. */
+const suits = (programmeId: string, taxonId: string) => {
+  const { group } = taxon(taxonId);
+  if (programmeId.includes('pine')) return group === 'pine';
+  if (programmeId.includes('conifer')) return group === 'juniper-cypress';
+  return group !== 'pine' && group !== 'juniper-cypress';
+};
+
+/** A code nobody uses: the taxon's letters and the year of the start. */
+function freeCode(taxonId: string, started: string, taken: Set<string>): string {
+  const read = readUncertainDate(started, 'north');
+  const base = `${taxon(taxonId).code}-${(read?.from ?? '0000').slice(2, 4)}`;
+  for (const more of ['', 'B', 'C', 'D', 'E', 'F', 'G', 'H']) if (!taken.has(base + more)) return base + more;
+  return base;
+}
+
+export function NewCohort() {
+  const today = useToday();
+  const places = usePlaces().data;
+  const rows = useRegister().data;
+  const ready = today !== '' && places !== undefined && rows !== undefined;
+  return ready ? <Form today={today} firstPlace={places[0]?.id ?? ''} taken={new Set(rows.map((r) => r.code))} /> : null;
+}
+
+function Form({ today, firstPlace, taken }: { today: string; firstPlace: string; taken: Set<string> }) {
+  const places = usePlaces().data ?? [];
+  const rows = useRegister().data ?? [];
+  const navigate = useNavigate();
+  const enter = useEnterCohort();
+  const id = useRef(newId());
+  const first = PROGRAMMES[0];
+  const form = useForm<Inputs>({
+    defaultValues: {
+      ...{ taxonId: 'acer-campestre', programmeId: first.id, count: '', started: today, placeId: firstPlace },
+      ...{ code: '', container: first.steps[0].container ?? 'seed-flat', standsAt: '', school: '', goalCaliper: '' },
+      ...{ goal: '', parentId: '', note: '' },
+      ...readDraft<Inputs>(DRAFT),
+    },
+  });
+  useDraft(DRAFT, form);
+  const v = form.watch();
+  const { errors, dirtyFields } = form.formState;
+  const chosen = programme(v.programmeId);
+  const payload = toPayload(id.current, v);
+  const seed = chosen.method === 'seed';
+
+  const { taxonId, programmeId, started } = v;
+  const { setValue } = form;
+  useEffect(() => {
+    if (!dirtyFields.code) setValue('code', freeCode(taxonId, started, taken));
+  }, [taxonId, started, taken, dirtyFields.code, setValue]);
+  useEffect(() => {
+    if (!suits(programmeId, taxonId)) setValue('programmeId', PROGRAMMES.find((p) => suits(p.id, taxonId))?.id ?? programmeId);
+  }, [taxonId, programmeId, setValue]);
+  useEffect(() => {
+    setValue('standsAt', '');
+    setValue('container', programme(programmeId).steps[0].container ?? 'seed-flat');
+  }, [programmeId, setValue]);
+
+  const asked = {
+    ...{ taxonId, programmeId, placeId: payload.placeId, started: payload.started, count: payload.count ?? 100 },
+    ...{ container: payload.container, standsAt: payload.standsAt, school: payload.school },
+  };
+  const deferred = useDeferredValue(JSON.stringify(asked));
+  const askable = previewCourse.isValidSync(JSON.parse(deferred));
+  const preview = usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
+
+  const send = form.handleSubmit(() => {
+    const faults = faultsOf(() => newCohort.validateSync(payload, { abortEarly: false, strict: true }));
+    for (const [field, message] of Object.entries(faults)) form.setError(field as keyof Inputs, { message });
+    if (Object.keys(faults).length > 0) return;
+    enter.mutate(payload as Payload, {
+      onSuccess: () => {
+        dropDraft(DRAFT);
+        void navigate(`/cohorts/${id.current}`);
+      },
+      onError: (e) => {
+        if (!(e instanceof Failure) || !e.problem) return;
+        id.current = newId();
+        for (const f of e.problem.errors ?? []) if (f.field in v) form.setError(f.field as keyof Inputs, { message: f.reason });
+      },
+    });
+  });
+
+  return (
+    <div className="grid xl:grid-cols-[27rem_minmax(0,1fr)]">
+      <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={send} noValidate>
+        <h1 className="text-3xl">New cohort</h1>
+        {enter.error && <Trouble>{enter.error.message}</Trouble>}
+        <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
+          <select className="select" {...form.register('taxonId')}>
+            {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name} ({t.botanical})
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Programme" hint={chosen.summary} error={errors.programmeId?.message}>
+          <select className="select" {...form.register('programmeId')}>
+            {PROGRAMMES.filter((p) => suits(p.id, v.taxonId)).map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label={seed && !v.standsAt ? 'Seeds' : seed ? 'Plants' : 'Cuttings'} error={errors.count?.message}>
+            <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
+          </Field>
+          <Field label="Code" error={errors.code?.message}>
+            <input className="input" autoComplete="off" {...form.register('code')} />
+          </Field>
+        </div>
+        <Field label="Started" hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035" error={errors.started?.message}>
+          <input className="input" autoComplete="off" {...form.register('started')} />
+        </Field>
+        <Field label="Stands at" hint="for stock with years behind it" error={errors.standsAt?.message}>
+          <select className="select" {...form.register('standsAt')}>
+            <option value="">the beginning: just {seed ? 'sown' : 'stuck'}</option>
+            {chosen.steps.slice(1).map((s) => (
+              <option key={s.key} value={s.key}>
+                before: {s.title ?? s.key.replace(/-\d$/, '').replace('-', ' ')}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Place" error={errors.placeId?.message}>
+            <select className="select" {...form.register('placeId')}>
+              {places.map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                </option>
+              ))}
+            </select>
+          </Field>
+          <Field label="Container" error={errors.container?.message}>
+            <select className="select" {...form.register('container')}>
+              {CONTAINERS.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
+            </select>
+          </Field>
+        </div>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Goal caliper" hint="mm at the base" error={errors.goalCaliper?.message}>
+            <input className="input" inputMode="decimal" autoComplete="off" {...form.register('goalCaliper')} />
+          </Field>
+          <Field label="Root and top work" error={errors.school?.message}>
+            <select className="select" {...form.register('school')}>
+              <option value="">by taxon and age</option>
+              <option value="one">one insult a season</option>
+              <option value="combined">together</option>
+            </select>
+          </Field>
+        </div>
+        <Field label="Parent" hint="the cohort it came from, if it is here" error={errors.parentId?.message}>
+          <select className="select" {...form.register('parentId')}>
+            <option value="">none</option>
+            {rows.slice(0, 500).map((r) => (
+              <option key={r.id} value={r.id}>
+                {r.code}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Note" error={errors.note?.message}>
+          <textarea className="textarea" rows={2} {...form.register('note')} />
+        </Field>
+        <button className="btn btn-primary btn-tall text-lg" disabled={enter.isPending}>
+          {enter.isPending ? 'Entering …' : 'Enter this cohort'}
+        </button>
+      </form>
+      <section className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l" aria-label="The course it would have">
+        {preview.data ? (
+          <CoursePreview course={preview.data} today={today} target={number(v.goalCaliper) ?? null} name={taxon(v.taxonId).name} />
+        ) : preview.error ? (
+          <Trouble>{preview.error.message}</Trouble>
+        ) : (
+          <p className="soft">The course appears here once the start can be read.</p>
+        )}
+      </section>
+    </div>
+  );
+}

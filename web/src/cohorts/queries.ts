@@ -1,0 +1,34 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Cohort, CohortRow, EditCohort, NewCohort, PreviewCourse, PromotePlant, SplitCohort } from '@gonimos/contract/cohorts';
+import type { Outcome } from '@gonimos/contract/records';
+import type { Course } from '@gonimos/core/course';
+import { call, get } from '../shared/api';
+import { useCohortWrite } from '../records/queries';
+
+export const useRegister = () => useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
+export const useCohort = (id: string) =>
+  useQuery({ queryKey: ['cohort', id], queryFn: () => get<Cohort>(`/cohorts/${id}`) });
+
+/** The course a cohort would have; asked again as the form changes. */
+export const usePreview = (input: PreviewCourse | null) =>
+  useQuery({
+    queryKey: ['preview', input],
+    queryFn: () => call<Course>('POST', '/calc/course', input),
+    enabled: input !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+export const useEnterCohort = () => useCohortWrite((c: NewCohort) => call<Outcome>('POST', '/cohorts', c));
+export const useSplit = (id: string) =>
+  useCohortWrite((s: SplitCohort) => call<Outcome>('POST', `/cohorts/${id}/split`, s));
+export const usePromote = (id: string) =>
+  useCohortWrite((p: PromotePlant) => call<Outcome>('POST', `/cohorts/${id}/promote`, p));
+
+export function useEditCohort(id: string) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (edit: EditCohort) => call<Cohort>('PUT', `/cohorts/${id}`, edit),
+    onSuccess: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }),
+  });
+}

@@ -1,0 +1,281 @@
+import {
+  createColumnHelper,
+  createFilteredRowModel,
+  createPaginatedRowModel,
+  createSortedRowModel,
+  globalFilteringFeature,
+  columnFilteringFeature,
+  rowPaginationFeature,
+  rowSortingFeature,
+  sortFn_alphanumeric,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp, Download, Plus, Upload } from 'lucide-react';
+import { useDeferredValue, useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { CohortRow } from '@gonimos/contract/cohorts';
+import { container } from '@gonimos/core/containers';
+import { TAXA, taxon } from '@gonimos/core/taxa';
+import { usePlaceName, usePlaces, useToday } from '../nursery/queries';
+import { useMay } from '../people/session';
+import { dateSpan, seasonYear } from '../shared/dates';
+import { Loading } from '../shared/loading';
+import { Section } from '../shared/section';
+import { countWords } from '../shared/words';
+import { useRegister } from './queries';
+
+const features = tableFeatures({
+  rowSortingFeature,
+  rowPaginationFeature,
+  columnFilteringFeature,
+  globalFilteringFeature,
+  sortedRowModel: createSortedRowModel(),
+  filteredRowModel: createFilteredRowModel(),
+  paginatedRowModel: createPaginatedRowModel(),
+  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+});
+
+interface Line extends CohortRow {
+  taxonName: string;
+  placeName: string;
+  trunk: number;
+}
+const helper = createColumnHelper<typeof features, Line>();
+const columns = helper.columns([
+  helper.accessor('code', { header: 'Cohort', sortFn: 'alphanumeric' }),
+  helper.accessor('taxonName', { header: 'Taxon', sortFn: 'alphanumeric' }),
+  helper.accessor('live', { header: 'Alive', sortFn: 'basic' }),
+  helper.accessor('trunk', { header: 'Trunk', sortFn: 'basic' }),
+  helper.accessor('startedFrom', { header: 'Started', sortFn: 'basic' }),
+  helper.accessor('placeName', { header: 'Place', sortFn: 'alphanumeric' }),
+  helper.accessor((r) => r.nextOpens ?? '9999', { id: 'next', header: 'Next step', sortFn: 'basic' }),
+]);
+const PAGE = 40;
+const WIDTHS: Record<string, string> = { code: 'w-32', live: 'w-24', trunk: 'w-28', startedFrom: 'w-28' };
+
+const trunkNow = (r: CohortRow, season: number): number =>
+  r.rings.filter((x) => x.season < season).at(-1)?.caliper ?? 0;
+
+function Status({ row, today }: { row: Line; today: string }) {
+  if (!row.growing) return <span className="soft">none left</span>;
+  if (!row.nextTitle || !row.nextOpens || !row.nextCloses) return <span className="soft">course done</span>;
+  const due = row.nextOpens <= today;
+  return (
+    <span>
+      <span className="block">{row.nextTitle}</span>
+      <span className={`text-sm ${due ? 'font-semibold text-accent' : 'soft'}`}>
+        {due ? 'due, ' : ''}
+        {dateSpan(row.nextOpens, row.nextCloses, today)}
+      </span>
+    </span>
+  );
+}
+
+/** Filters, search, order and page live in the address, so that a view can be kept and sent. */
+function useAddress() {
+  const [search, setSearch] = useSearchParams();
+  const set = (changes: Record<string, string>) => {
+    const next = new URLSearchParams(search);
+    for (const [k, v] of Object.entries({ page: '', ...changes })) {
+      if (v === '') next.delete(k);
+      else next.set(k, v);
+    }
+    setSearch(next, { replace: true });
+  };
+  const value = (k: string) => search.get(k) ?? '';
+  return { value, set };
+}
+
+export function Register() {
+  const { data, error } = useRegister();
+  const today = useToday();
+  const places = usePlaces().data ?? [];
+  const placeName = usePlaceName();
+  const may = useMay('grower');
+  const { value, set } = useAddress();
+  const q = useDeferredValue(value('q').toLowerCase());
+  const season = today ? seasonYear(today) : 0;
+  const [tax, place, method, state] = [value('taxon'), value('place'), value('method'), value('state')];
+
+  const lines = useMemo<Line[]>(
+    () =>
+      (data ?? []).map((r) => ({ ...r, taxonName: taxon(r.taxonId).name, placeName: placeName(r.placeId), trunk: trunkNow(r, season) })),
+    [data, season, placeName],
+  );
+  const shown = useMemo(
+    () =>
+      lines.filter(
+        (r) =>
+          (tax === '' || r.taxonId === tax) &&
+          (place === '' || r.placeId === place) &&
+          (method === '' || r.method === method) &&
+          (state === '' ||
+            (state === 'due' ? r.growing && r.nextOpens !== null && r.nextOpens <= today : state === 'gone' ? !r.growing : r.growing)) &&
+          (q === '' || `${r.code} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`.toLowerCase().includes(q)),
+      ),
+    [lines, tax, place, method, state, q, today],
+  );
+  const sort = value('sort') || 'code';
+  const page = Math.max(0, Number(value('page') || '1') - 1);
+  const table = useTable({
+    features,
+    columns,
+    data: shown,
+    state: {
+      sorting: [{ id: sort.replace(/^-/, ''), desc: sort.startsWith('-') }],
+      pagination: { pageIndex: page, pageSize: PAGE },
+    },
+  });
+  if (!data || !today) return <Loading error={error} />;
+  const rows = table.getRowModel().rows;
+  const pages = Math.max(1, Math.ceil(shown.length / PAGE));
+  const used = new Set(lines.map((l) => l.taxonId));
+  const alive = shown.reduce((n, r) => n + r.live, 0);
+  const order = (id: string) => set({ sort: sort === id ? `-${id}` : id });
+
+  return (
+    <div className="px-4 py-6 lg:px-6">
+      <header className="mb-4 flex flex-wrap items-baseline justify-between gap-3">
+        <h1 className="text-3xl">
+          Cohorts
+          <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
+            {shown.length.toLocaleString('en-GB')} shown, {alive.toLocaleString('en-GB')} plants alive
+          </span>
+        </h1>
+        <div className="flex flex-wrap gap-2">
+          <a className="btn btn-ghost gap-2 border border-base-300" href="/api/files/cohorts.csv" download>
+            <Download size={18} /> CSV out
+          </a>
+          {may && (
+            <>
+              <Link className="btn btn-ghost gap-2 border border-base-300" to="/cohorts/import">
+                <Upload size={18} /> CSV in
+              </Link>
+              <Link className="btn btn-primary gap-2" to="/cohorts/new">
+                <Plus size={18} /> New cohort
+              </Link>
+            </>
+          )}
+        </div>
+      </header>
+      <div className="mb-3 grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
+        <input
+          type="search"
+          className="input col-span-2 sm:w-64"
+          placeholder="Code, name, step, place"
+          aria-label="Search cohorts"
+          value={value('q')}
+          onChange={(e) => set({ q: e.target.value })}
+        />
+        <select className="select sm:w-48" aria-label="Taxon" value={tax} onChange={(e) => set({ taxon: e.target.value })}>
+          <option value="">every taxon</option>
+          {TAXA.filter((t) => used.has(t.id)).map((t) => (
+            <option key={t.id} value={t.id}>
+              {t.name}
+            </option>
+          ))}
+        </select>
+        <select className="select sm:w-40" aria-label="Place" value={place} onChange={(e) => set({ place: e.target.value })}>
+          <option value="">every place</option>
+          {places.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+        <select className="select sm:w-36" aria-label="Method" value={method} onChange={(e) => set({ method: e.target.value })}>
+          <option value="">every method</option>
+          <option value="seed">seed</option>
+          <option value="cutting">cutting</option>
+        </select>
+        <select className="select sm:w-36" aria-label="State" value={state} onChange={(e) => set({ state: e.target.value })}>
+          <option value="">every state</option>
+          <option value="due">work due</option>
+          <option value="growing">growing</option>
+          <option value="gone">none left</option>
+        </select>
+      </div>
+      {shown.length === 0 ? (
+        <p className="card-plain soft p-6 text-lg">
+          {lines.length === 0 ? (
+            <Link to="/cohorts/new" className="underline">
+              Enter the first cohort
+            </Link>
+          ) : (
+            'No cohort fits. Take a filter off.'
+          )}
+        </p>
+      ) : (
+        <div className="card-plain overflow-hidden">
+          <table className="w-full table-fixed border-collapse max-md:block">
+            <thead className="max-md:hidden">
+              {table.getHeaderGroups().map((g) => (
+                <tr key={g.id} className="border-b border-base-300 text-left">
+                  {g.headers.map((h) => (
+                    <th
+                      key={h.id}
+                      scope="col"
+                      aria-sort={sort === h.id ? 'ascending' : sort === `-${h.id}` ? 'descending' : 'none'}
+                      className={`p-0 ${WIDTHS[h.id] ?? ''} ${['live', 'trunk'].includes(h.id) ? 'text-right' : ''}`}
+                    >
+                      <button type="button" className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold" onClick={() => order(h.id)}>
+                        {String(h.column.columnDef.header)}
+                        {sort === h.id && <ArrowUp size={15} />}
+                        {sort === `-${h.id}` && <ArrowDown size={15} />}
+                      </button>
+                    </th>
+                  ))}
+                </tr>
+              ))}
+            </thead>
+            <tbody className="divide-y divide-base-300 max-md:block">
+              {rows.map(({ original: r }) => (
+                <tr key={r.id} className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3">
+                  <td className="px-3 py-2 max-md:p-0">
+                    <Link to={`/cohorts/${r.id}`} className="flex items-center gap-3 font-bold">
+                      <Section rings={r.rings} season={season} containerId={r.container} target={r.goalCaliper} size={38} />
+                      <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">{r.code}</span>
+                      <span className="soft font-normal md:hidden">{r.taxonName}</span>
+                    </Link>
+                  </td>
+                  <td className="px-3 max-md:hidden">
+                    {r.taxonName}
+                    <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
+                  </td>
+                  <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">{countWords(r)}</td>
+                  <td className="px-3 text-right whitespace-nowrap max-md:hidden">
+                    {r.trunk > 0 ? `${r.trunk.toFixed(0)} mm` : ''}
+                    {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
+                  </td>
+                  <td className="px-3 max-md:hidden">{r.startedSaid}</td>
+                  <td className="px-3 max-md:hidden">
+                    {r.placeName}
+                    <span className="soft block truncate text-sm">{container(r.container).name}</span>
+                  </td>
+                  <td className="px-3 py-1.5 max-md:col-span-2 max-md:px-0 max-md:pt-2">
+                    <Status row={r} today={today} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {pages > 1 && (
+        <nav aria-label="Pages" className="mt-3 flex items-center gap-3">
+          <button type="button" className="btn btn-outline" disabled={page === 0} onClick={() => set({ page: String(page) })}>
+            Before
+          </button>
+          <span>
+            {page + 1} of {pages}
+          </span>
+          <button type="button" className="btn btn-outline" disabled={page + 1 >= pages} onClick={() => set({ page: String(page + 2) })}>
+            Next
+          </button>
+        </nav>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,122 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { CSV_IN, type ImportReport } from '@gonimos/contract/files';
+import { call, newId } from '../shared/api';
+import { Trouble } from '../shared/field';
+
+const EXAMPLE = `${CSV_IN.join(',')}
+FM-37,Acer campestre,"Seed-raised broadleaf, in baskets",Cold frame,seed flat 40 × 30 cm,spring 2036,150,40,from the long hedge`;
+
+function useImport() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (b: { id: string; csv: string; confirm: boolean }) => call<ImportReport>('POST', '/files/cohorts', b),
+    onSuccess: (_, b) => (b.confirm ? client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }) : undefined),
+  });
+}
+
+/** New cohorts from a spreadsheet: first every line with its faults, then, once confirmed, the good ones. */
+export function Import() {
+  const [csv, setCsv] = useState('');
+  const id = useRef(newId());
+  const check = useImport();
+  const write = useImport();
+  const report = write.data ?? check.data;
+  const read = (text: string) => {
+    setCsv(text);
+    id.current = newId();
+    write.reset();
+    if (text.trim() === '') check.reset();
+    else check.mutate({ id: id.current, csv: text, confirm: false });
+  };
+  const error = write.error ?? check.error;
+  return (
+    <div className="grid max-w-5xl gap-5 px-4 py-6 lg:px-6">
+      <header>
+        <h1 className="text-3xl">Cohorts from CSV</h1>
+        <p className="soft mt-1 max-w-prose">
+          One cohort a line. Taxon, programme, place and container go by their names here. Nothing is written before you
+          have seen every line.
+        </p>
+      </header>
+      <div className="flex flex-wrap gap-3">
+        <label className="btn btn-outline">
+          Choose a file
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            className="sr-only"
+            onChange={(e) => void e.target.files?.[0]?.text().then(read)}
+          />
+        </label>
+        <button type="button" className="btn btn-ghost border border-base-300" onClick={() => read(EXAMPLE)}>
+          Show an example
+        </button>
+      </div>
+      <div>
+        <label htmlFor="csv" className="mb-1 block font-semibold">
+          Or paste it
+        </label>
+        <textarea id="csv" className="textarea font-mono text-sm" rows={6} value={csv} spellCheck={false} onChange={(e) => read(e.target.value)} />
+      </div>
+      {error && <Trouble>{error.message}</Trouble>}
+      {report?.faults.map((f) => <Trouble key={f}>{f}</Trouble>)}
+      {report && report.lines.length > 0 && (
+        <section className="grid gap-3" aria-live="polite">
+          <h2 className="text-xl">
+            {write.data
+              ? `${write.data.written} cohort${write.data.written === 1 ? '' : 's'} entered`
+              : `${report.good} good, ${report.bad} with faults`}
+          </h2>
+          <div className="card-plain overflow-x-auto" tabIndex={0} role="region" aria-label="Lines of the file">
+            <table className="w-full">
+              <thead>
+                <tr className="soft border-b border-base-300 text-left">
+                  <th scope="col" className="px-4 py-2 font-semibold">Line</th>
+                  <th scope="col" className="px-3 font-semibold">Code</th>
+                  <th scope="col" className="px-3 font-semibold">What</th>
+                </tr>
+              </thead>
+              <tbody className="divide-y divide-base-300">
+                {report.lines.map((l) => (
+                  <tr key={l.line}>
+                    <td className="px-4 py-2">{l.line}</td>
+                    <td className="px-3 font-semibold">{l.code}</td>
+                    <td className="px-3">
+                      {l.ok ? (
+                        l.summary
+                      ) : (
+                        <ul className="text-error">
+                          {l.faults.map((f, i) => (
+                            <li key={i}>
+                              <strong>{f.field}</strong> {f.reason}
+                            </li>
+                          ))}
+                        </ul>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {write.data ? (
+            <Link to="/cohorts" className="btn btn-primary btn-tall justify-self-start">
+              To the cohorts
+            </Link>
+          ) : (
+            <button
+              type="button"
+              className="btn btn-primary btn-tall justify-self-start"
+              disabled={report.good === 0 || write.isPending}
+              onClick={() => write.mutate({ id: id.current, csv, confirm: true })}
+            >
+              {write.isPending ? 'Entering …' : `Enter the ${report.good} good line${report.good === 1 ? '' : 's'}`}
+            </button>
+          )}
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import { useRef } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Cohort } from '@gonimos/contract/cohorts';
+import { BY_HAND, CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
+import { newId } from '../shared/api';
+import { Field, Trouble } from '../shared/field';
+import { Sheet } from '../shared/sheet';
+import { ENTRY_WORDS } from '../shared/words';
+import { useAddEntry } from './queries';
+
+export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
+  const add = useAddEntry(cohort.id);
+  const id = useRef(newId());
+  const form = useForm({
+    defaultValues: { type: 'lost' as (typeof BY_HAND)[number], on: today, count: '', cause: 'unknown', note: '' },
+  });
+  const type = form.watch('type');
+  const caused = type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
+  const { errors } = form.formState;
+  const send = form.handleSubmit((v) =>
+    add.mutate(
+      { ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null },
+      { onSuccess: onClose, onError: () => (id.current = newId()) },
+    ),
+  );
+  return (
+    <Sheet title="Add an entry" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
+      <form className="grid gap-5" onSubmit={send} noValidate>
+        {add.error && <Trouble>{add.error.message}</Trouble>}
+        <Field label="What">
+          <select className="select" {...form.register('type')}>
+            {BY_HAND.map((t) => (
+              <option key={t} value={t}>
+                {ENTRY_WORDS[t]}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Day" error={errors.on?.message}>
+          <input type="date" className="input" max={today} {...form.register('on', { required: 'is missing' })} />
+        </Field>
+        <Field label={type === 'recount' ? 'Plants found' : 'How many'} error={errors.count?.message}>
+          <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count', { required: 'is missing' })} />
+        </Field>
+        {caused && (
+          <Field label={type === 'culled' ? 'Reason' : 'Cause'}>
+            <select className="select" {...form.register('cause')}>
+              {(type === 'culled' ? CULL_REASONS : CAUSES).map((c) => (
+                <option key={c}>{c}</option>
+              ))}
+            </select>
+          </Field>
+        )}
+        <Field label="Note">
+          <input className="input" autoComplete="off" {...form.register('note')} />
+        </Field>
+        <button className="btn btn-primary btn-tall" disabled={add.isPending}>
+          Add
+        </button>
+      </form>
+    </Sheet>
+  );
+}

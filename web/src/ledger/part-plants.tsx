@@ -1,0 +1,68 @@
+import { useRef } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Cohort } from '@gonimos/contract/cohorts';
+import { usePromote, useSplit } from '../cohorts/queries';
+import { usePlaces } from '../nursery/queries';
+import { newId } from '../shared/api';
+import { Field, Trouble } from '../shared/field';
+import { Sheet } from '../shared/sheet';
+
+/** Parts plants off into a cohort of their own, or one plant to follow by its tag. */
+export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {
+  const places = usePlaces().data ?? [];
+  const split = useSplit(cohort.id);
+  const promote = usePromote(cohort.id);
+  const ids = useRef({ split: newId(), cohort: newId(), promote: newId() });
+  const part = useForm({ defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' } });
+  const one = useForm({ defaultValues: { tag: `${cohort.code}·01`, note: '' } });
+  const again = () => (ids.current = { split: newId(), cohort: newId(), promote: newId() });
+  return (
+    <Sheet title="Split or promote" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
+      <form
+        className="grid gap-4"
+        noValidate
+        onSubmit={part.handleSubmit((v) =>
+          split.mutate(
+            { ...v, id: ids.current.split, newId: ids.current.cohort, count: Number(v.count) },
+            { onSuccess: onClose, onError: again },
+          ),
+        )}
+      >
+        <h3 className="text-lg">Split off</h3>
+        {split.error && <Trouble>{split.error.message}</Trouble>}
+        <Field label="How many" error={part.formState.errors.count?.message}>
+          <input className="input" inputMode="numeric" autoComplete="off" {...part.register('count', { required: 'is missing' })} />
+        </Field>
+        <Field label="New code">
+          <input className="input" autoComplete="off" {...part.register('newCode')} />
+        </Field>
+        <Field label="Place">
+          <select className="select" {...part.register('placeId')}>
+            {places.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <button className="btn btn-primary btn-tall" disabled={split.isPending}>
+          Split off
+        </button>
+      </form>
+      <form
+        className="mt-8 grid gap-4 border-t border-base-300 pt-5"
+        noValidate
+        onSubmit={one.handleSubmit((v) => promote.mutate({ ...v, id: ids.current.promote }, { onSuccess: onClose, onError: again }))}
+      >
+        <h3 className="text-lg">Promote one plant</h3>
+        {promote.error && <Trouble>{promote.error.message}</Trouble>}
+        <Field label="Tag">
+          <input className="input" autoComplete="off" {...one.register('tag')} />
+        </Field>
+        <button className="btn btn-outline btn-tall" disabled={promote.isPending}>
+          Promote
+        </button>
+      </form>
+    </Sheet>
+  );
+}

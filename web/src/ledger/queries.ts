@@ -1,0 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
+import type { EntryRow, NewEntry } from '@gonimos/contract/ledger';
+import type { Outcome } from '@gonimos/contract/records';
+import { useCohortWrite } from '../records/queries';
+import { call, get, newId } from '../shared/api';
+
+export const useLedger = (cohortId: string) =>
+  useQuery({ queryKey: ['cohort', cohortId, 'ledger'], queryFn: () => get<EntryRow[]>(`/cohorts/${cohortId}/ledger`) });
+export const useAddEntry = (cohortId: string) =>
+  useCohortWrite((e: NewEntry) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, e));
+export const useReverse = () =>
+  useCohortWrite((entryId: string) => call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id: newId(), note: '' }));

@@ -1,0 +1,24 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app';
+import { Failure } from './shared/api';
+import './theme.css';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 15_000,
+      // an answer is an answer; only silence is worth asking again
+      retry: (count, error) => count < 2 && !(error instanceof Failure && error.problem),
+    },
+  },
+});
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <App />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,236 @@
+import { useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { PLACE_KINDS, type Nursery as Data, type Place, type PlaceKind } from '@gonimos/contract/nursery';
+import { ROLES, type Role } from '@gonimos/contract/people';
+import { useMay } from '../people/session';
+import { Failure, newId } from '../shared/api';
+import { Field, Trouble } from '../shared/field';
+import { Loading } from '../shared/loading';
+import { Sheet } from '../shared/sheet';
+import {
+  useEditNursery,
+  useEditPerson,
+  useEditPlace,
+  useNewPerson,
+  useNewPlace,
+  useNursery,
+  usePeople,
+  usePlaces,
+} from './queries';
+import { siteInputs, SiteFields, toSite, type SiteInputs } from './site-fields';
+
+const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '±0');
+const number = (t: string) => Number(t.replace(',', '.'));
+
+function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => void }) {
+  const edit = useEditPlace();
+  const add = useNewPlace();
+  const id = useRef(place?.id ?? newId());
+  const form = useForm({
+    defaultValues: {
+      name: place?.name ?? '',
+      kind: place?.kind ?? ('outdoors' as PlaceKind),
+      night: String(place?.night ?? 0),
+      day: String(place?.day ?? 0),
+      heatedTo: place?.heatedTo == null ? '' : String(place.heatedTo),
+    },
+  });
+  const error = edit.error ?? add.error;
+  const send = form.handleSubmit((v) => {
+    const fields = {
+      ...{ id: id.current, name: v.name, kind: v.kind, night: number(v.night), day: number(v.day) },
+      heatedTo: v.heatedTo.trim() === '' ? null : number(v.heatedTo),
+    };
+    const after = { onSuccess: onClose };
+    if (place) edit.mutate({ ...fields, version: place.version }, after);
+    else add.mutate(fields, { ...after, onError: () => (id.current = newId()) });
+  });
+  return (
+    <Sheet title={place ? place.name : 'New place'} onClose={onClose}>
+      <form className="grid gap-5" onSubmit={send} noValidate>
+        {error && <Trouble>{error.message}</Trouble>}
+        <Field label="Name">
+          <input className="input" autoComplete="off" {...form.register('name')} />
+        </Field>
+        <Field label="Kind">
+          <select className="select" {...form.register('kind')}>
+            {PLACE_KINDS.map((k) => (
+              <option key={k}>{k}</option>
+            ))}
+          </select>
+        </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Nights" hint="°C against outdoors">
+            <input className="input" inputMode="decimal" {...form.register('night')} />
+          </Field>
+          <Field label="Days" hint="°C against outdoors">
+            <input className="input" inputMode="decimal" {...form.register('day')} />
+          </Field>
+        </div>
+        <Field label="Heated to" hint="°C it never falls below; empty when unheated">
+          <input className="input" inputMode="decimal" {...form.register('heatedTo')} />
+        </Field>
+        <button className="btn btn-primary btn-tall" disabled={edit.isPending || add.isPending}>
+          {edit.isPending ? 'Planning every course again …' : 'Save'}
+        </button>
+      </form>
+    </Sheet>
+  );
+}
+
+function Places() {
+  const places = usePlaces().data ?? [];
+  const may = useMay('grower');
+  const [open, setOpen] = useState<Place | 'new' | null>(null);
+  return (
+    <section>
+      <header className="mb-2 flex items-baseline justify-between gap-3">
+        <h2 className="text-xl">Places</h2>
+        {may && (
+          <button type="button" className="btn btn-outline" onClick={() => setOpen('new')}>
+            Add a place
+          </button>
+        )}
+      </header>
+      <ul className="card-plain divide-y divide-base-300">
+        {places.map((p) => (
+          <li key={p.id} className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 px-4 py-3">
+            <span className="min-w-40">
+              <strong>{p.name}</strong> <span className="soft">{p.kind}</span>
+            </span>
+            <span className="soft">
+              nights {signed(p.night)} °C, days {signed(p.day)} °C
+              {p.heatedTo !== null && `, heated to ${p.heatedTo} °C`}
+            </span>
+            <span>
+              {p.cohorts} cohort{p.cohorts === 1 ? '' : 's'}
+            </span>
+            {may && (
+              <button type="button" className="btn btn-ghost border border-base-300" onClick={() => setOpen(p)}>
+                Change<span className="sr-only"> {p.name}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {open && <PlaceSheet place={open === 'new' ? null : open} onClose={() => setOpen(null)} />}
+    </section>
+  );
+}
+
+function SiteForm({ nursery }: { nursery: Data }) {
+  const edit = useEditNursery();
+  const form = useForm<SiteInputs & { name: string }>({ defaultValues: { name: nursery.name, ...siteInputs(nursery) } });
+  const { errors } = form.formState;
+  const send = form.handleSubmit((v) =>
+    edit.mutate(
+      { version: nursery.version, name: v.name, wetFrom: nursery.wetFrom, ...toSite(v) },
+      {
+        onError: (e) => {
+          if (!(e instanceof Failure)) return;
+          for (const f of e.problem?.errors ?? []) {
+            const field = f.field.replace(/\[.*$/, '');
+            if (field in v) form.setError(field as keyof SiteInputs, { message: f.reason });
+          }
+        },
+      },
+    ),
+  );
+  return (
+    <form className="grid gap-5" onSubmit={send} noValidate>
+      {edit.error && <Trouble>{edit.error.message}</Trouble>}
+      <Field label="Name" error={errors.name?.message}>
+        <input className="input" {...form.register('name')} />
+      </Field>
+      <SiteFields register={form.register} errors={errors} />
+      <button className="btn btn-primary btn-tall justify-self-start px-8" disabled={edit.isPending}>
+        {edit.isPending ? 'Planning every course again …' : 'Save and plan again'}
+      </button>
+      {edit.isSuccess && <p role="status">Saved; every course was planned again.</p>}
+    </form>
+  );
+}
+
+function People() {
+  const people = usePeople(true).data ?? [];
+  const add = useNewPerson();
+  const edit = useEditPerson();
+  const id = useRef(newId());
+  const form = useForm({ defaultValues: { name: '', role: 'helper' as Role, password: '' } });
+  const error = add.error ?? edit.error;
+  return (
+    <section className="grid gap-3">
+      <h2 className="text-xl">People</h2>
+      {error && <Trouble>{error.message}</Trouble>}
+      <ul className="card-plain divide-y divide-base-300">
+        {people.map((p) => (
+          <li key={p.id} className="flex flex-wrap items-center justify-between gap-3 px-4 py-2">
+            <strong>{p.name}</strong>
+            <select
+              className="select w-40"
+              aria-label={`Role of ${p.name}`}
+              value={p.role}
+              onChange={(e) => edit.mutate({ id: p.id, version: p.version, role: e.target.value as Role })}
+            >
+              {ROLES.map((r) => (
+                <option key={r}>{r}</option>
+              ))}
+            </select>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="grid items-end gap-3 sm:grid-cols-[1fr_1fr_9rem_auto]"
+        noValidate
+        onSubmit={form.handleSubmit((v) =>
+          add.mutate(
+            { id: id.current, ...v },
+            {
+              onSuccess: () => {
+                id.current = newId();
+                form.reset();
+              },
+              onError: () => (id.current = newId()),
+            },
+          ),
+        )}
+      >
+        <Field label="Name">
+          <input className="input" autoComplete="off" {...form.register('name')} />
+        </Field>
+        <Field label="Password">
+          <input className="input" type="password" autoComplete="new-password" {...form.register('password')} />
+        </Field>
+        <Field label="Role">
+          <select className="select" {...form.register('role')}>
+            {ROLES.map((r) => (
+              <option key={r}>{r}</option>
+            ))}
+          </select>
+        </Field>
+        <button className="btn btn-outline btn-tall" disabled={add.isPending}>
+          Add
+        </button>
+      </form>
+    </section>
+  );
+}
+
+export function Nursery() {
+  const { data: nursery, error } = useNursery();
+  const owner = useMay('owner');
+  if (!nursery) return <Loading error={error} />;
+  return (
+    <div className="grid max-w-4xl gap-9 px-4 py-6 lg:px-6">
+      <h1 className="text-3xl">{nursery.name}</h1>
+      <Places />
+      {owner && <People />}
+      {owner && (
+        <section>
+          <h2 className="mb-3 text-xl">Site</h2>
+          <SiteForm key={nursery.version} nursery={nursery} />
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import { useForm } from 'react-hook-form';
+import { siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
+import { Failure } from '../shared/api';
+import { Field, Trouble } from '../shared/field';
+import { useFirstOwner } from './session';
+
+interface Inputs extends SiteInputs {
+  name: string;
+  password: string;
+  nursery: string;
+}
+
+/** A temperate year to begin from; the owner puts their own in its place. */
+const ORDINARY = siteInputs({
+  ...{ latitude: 50, longitude: 0, elevation: 100, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+  tmin: [0, 0, 2, 4, 7, 10, 12, 12, 9, 6, 3, 1],
+  tmax: [7, 8, 11, 14, 18, 21, 23, 23, 20, 15, 10, 7],
+  ...{ spreadWinter: 3, spreadSummer: 2.3 },
+});
+
+/** First visit of a new nursery: who owns it and where it stands. */
+export function FirstOwner() {
+  const make = useFirstOwner();
+  const form = useForm<Inputs>({ defaultValues: { name: '', password: '', nursery: '', ...ORDINARY } });
+  const { errors } = form.formState;
+  const send = form.handleSubmit((v) =>
+    make.mutate(
+      { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v), wetFrom: null },
+      {
+        onError: (e) => {
+          if (!(e instanceof Failure)) return;
+          for (const f of e.problem?.errors ?? []) {
+            const field = f.field.replace(/\[.*$/, '');
+            if (field in v) form.setError(field as keyof Inputs, { message: f.reason });
+          }
+        },
+      },
+    ),
+  );
+  return (
+    <main className="mx-auto max-w-3xl px-5 py-10">
+      <h1 className="text-4xl">A new nursery</h1>
+      <p className="soft mt-2 mb-6 text-lg">Its climate decides every window, so it comes first. All of it can be changed later.</p>
+      <form className="grid gap-5" onSubmit={send} noValidate>
+        {make.error && <Trouble>{make.error.message}</Trouble>}
+        <div className="grid gap-4 sm:grid-cols-3">
+          <Field label="Nursery" error={errors.nursery?.message}>
+            <input className="input" {...form.register('nursery')} />
+          </Field>
+          <Field label="Your name" error={errors.name?.message}>
+            <input className="input" autoComplete="username" {...form.register('name')} />
+          </Field>
+          <Field label="Password" hint="10 letters or more" error={errors.password?.message}>
+            <input className="input" type="password" autoComplete="new-password" {...form.register('password')} />
+          </Field>
+        </div>
+        <SiteFields register={form.register} errors={errors} />
+        <button className="btn btn-primary btn-tall text-lg" disabled={make.isPending}>
+          Open the nursery
+        </button>
+      </form>
+    </main>
+  );
+}

@@ -1,0 +1,40 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { ROLES, type FirstOwner, type Role, type Session, type SignIn } from '@gonimos/contract/people';
+import { call, get, keepToken } from '../shared/api';
+
+const KEY = ['session'];
+
+export const useSession = () =>
+  useQuery({ queryKey: KEY, queryFn: () => get<Session>('/session').then(keepToken), staleTime: Infinity });
+
+/** The person's role; the shell shows nothing before it is known. */
+export function useMay(least: Role): boolean {
+  const role = useSession().data?.person?.role;
+  return role !== undefined && ROLES.indexOf(role) >= ROLES.indexOf(least);
+}
+
+function useEnter<T>(send: (input: T) => Promise<Session>) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: send,
+    onSuccess: (session) => {
+      client.clear();
+      client.setQueryData(KEY, keepToken(session));
+    },
+  });
+}
+export const useSignIn = () => useEnter((input: SignIn) => call<Session>('POST', '/session', input));
+export const useEnterDemo = () => useEnter((role: Role) => call<Session>('POST', '/session/demo', { role }));
+export const useFirstOwner = () => useEnter((input: FirstOwner) => call<Session>('POST', '/owner', input));
+
+export function useSignOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => call<void>('POST', '/session/end', {}),
+    onSuccess: async () => {
+      client.clear();
+      await client.invalidateQueries({ queryKey: KEY });
+      window.location.assign('/');
+    },
+  });
+}

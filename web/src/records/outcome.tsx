@@ -1,0 +1,71 @@
+import { useEffect, useState } from 'react';
+import type { Outcome as Result } from '@gonimos/contract/records';
+import { dateSpan, readable } from '../shared/dates';
+import { Trouble } from '../shared/field';
+import { countWords } from '../shared/words';
+import { useUndo } from './queries';
+
+const UNDO_SECONDS = 60;
+
+function useCountdown(from: number): number {
+  const [left, setLeft] = useState(from);
+  useEffect(() => {
+    const tick = setInterval(() => setLeft((n) => Math.max(0, n - 1)), 1000);
+    return () => clearInterval(tick);
+  }, []);
+  return left;
+}
+
+/** After a record: what is alive, what moved and why, and a minute to take it back. */
+export function Outcome({ result, today, onClose }: { result: Result; today: string; onClose: () => void }) {
+  const undo = useUndo();
+  const left = useCountdown(UNDO_SECONDS);
+  const moved = result.moved.filter((m) => m.days !== 0);
+  return (
+    <div className="grid gap-4" aria-live="polite">
+      <p className="text-lg">
+        Recorded. <strong>{countWords(result)}</strong>
+      </p>
+      {moved.length === 0 ? (
+        <p className="soft">Nothing else in the course moved.</p>
+      ) : (
+        <section>
+          <h3 className="mb-2 text-lg">What moved, and why</h3>
+          <ul className="divide-y divide-base-300">
+            {moved.map((m) => (
+              <li key={m.key} className="py-3">
+                <p className="flex flex-wrap justify-between gap-x-3 font-semibold">
+                  {m.title}
+                  <span className={m.days !== null && m.days > 0 ? 'text-accent' : 'text-primary'}>
+                    {m.days === null ? 'changed' : `${Math.abs(m.days)} days ${m.days > 0 ? 'later' : 'earlier'}`}
+                  </span>
+                </p>
+                <p className="text-sm">
+                  {m.was.opens && m.was.closes ? <s className="soft">{dateSpan(m.was.opens, m.was.closes, today)}</s> : <s className="soft">no date</s>}{' '}
+                  → {m.now.opens && m.now.closes ? dateSpan(m.now.opens, m.now.closes, today) : 'no date'}
+                </p>
+                {m.because && <p className="soft text-sm">because: {readable(m.because.text, today)}</p>}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {undo.error && <Trouble>{undo.error.message}</Trouble>}
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className="btn btn-primary btn-tall grow" onClick={onClose}>
+          Back to work
+        </button>
+        {left > 0 && (
+          <button
+            type="button"
+            className="btn btn-outline btn-tall"
+            disabled={undo.isPending}
+            onClick={() => undo.mutate(result.recordId, { onSuccess: onClose })}
+          >
+            Undo ({left} s)
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

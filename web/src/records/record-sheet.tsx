@@ -1,0 +1,244 @@
+import { useRef, useState } from 'react';
+import { useFieldArray, useForm } from 'react-hook-form';
+import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
+import type { NewRecord } from '@gonimos/contract/records';
+import { CONTAINERS } from '@gonimos/core/containers';
+import { operation } from '@gonimos/core/operations';
+import { Failure, newId } from '../shared/api';
+import { duration } from '../shared/dates';
+import { dropDraft, readDraft, useDraft } from '../shared/draft';
+import { Field, Trouble } from '../shared/field';
+import { Sheet } from '../shared/sheet';
+import { Outcome } from './outcome';
+import { useRecordWork } from './queries';
+
+/** The step a record is about, as the round or the course shows it; null fields for a look between steps. */
+export interface Recordable {
+  cohortId: string;
+  code: string;
+  stepKey: string | null;
+  operation: string | null;
+  title: string;
+  live: number;
+  pending: number;
+  container: string | null;
+  minutes: number;
+  rootCut: { wanted: number; limit: number; take: number } | null;
+  nextTime: string;
+}
+
+interface Inputs {
+  on: string;
+  done: string;
+  finished: boolean;
+  emerged: string;
+  /** each line keeps its id, so that sending again after silence is the same request */
+  losses: { id: string; kind: 'lost_before_emergence' | 'lost' | 'culled'; count: string; cause: string }[];
+  container: string;
+  calipers: string;
+  heights: string;
+  vigour: string;
+  minutes: string;
+  note: string;
+  nextTime: string;
+}
+
+const numberOf = (text: string): number | null => {
+  const t = text.trim().replace(',', '.');
+  return t === '' ? null : Number(t);
+};
+const numbersOf = (text: string): number[] =>
+  text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map((t) => Number(t.replace(',', '.')));
+
+const VIGOUR = ['1 failing', '2 weak', '3 fair', '4 strong', '5 rampant'];
+
+function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
+  return {
+    ...{ id, cohortId: s.cohortId, stepKey: s.stepKey, on: v.on },
+    ...{ done: numberOf(v.done), finished: v.finished, emerged: numberOf(v.emerged) },
+    losses: v.losses
+      .filter((l) => l.count.trim() !== '')
+      .map((l) => ({ id: l.id, kind: l.kind, count: Number(l.count), cause: l.cause })),
+    ...{ container: v.container || null, calipers: numbersOf(v.calipers), heights: numbersOf(v.heights) },
+    ...{ rooted: null, vigour: numberOf(v.vigour), minutes: numberOf(v.minutes) },
+    ...{ note: v.note, nextTime: v.nextTime },
+  };
+}
+
+/** One sheet for whatever was done or found: counts, losses by cause, container, sizes, minutes, words. */
+export function RecordSheet({ step, today, onClose }: { step: Recordable; today: string; onClose: () => void }) {
+  const op = step.operation ? operation(step.operation) : null;
+  const asks = new Set(op?.asks ?? ['sizes']);
+  const draftKey = `record ${step.cohortId} ${step.stepKey}`;
+  const seed = step.live === 0 && step.pending > 0;
+  const id = useRef(newId());
+  const work = useRecordWork();
+  const form = useForm<Inputs>({
+    defaultValues: {
+      on: today,
+      done: '',
+      finished: true,
+      emerged: '',
+      losses: [{ id: newId(), kind: seed ? 'lost_before_emergence' : 'lost', count: '', cause: seed ? 'eaten' : 'unknown' }],
+      container: asks.has('container') ? (step.container ?? '') : '',
+      ...{ calipers: '', heights: '', vigour: '', minutes: '', note: '', nextTime: '' },
+      ...readDraft<Inputs>(draftKey),
+    },
+  });
+  useDraft(draftKey, form);
+  const losses = useFieldArray({ control: form.control, name: 'losses', keyName: 'row' });
+  const [fault, setFault] = useState<string | null>(null);
+  const { errors } = form.formState;
+
+  const send = form.handleSubmit((v) => {
+    setFault(null);
+    work.mutate(toRecord(id.current, step, v), {
+      onSuccess: () => dropDraft(draftKey),
+      onError: (error) => {
+        setFault(error.message);
+        if (!(error instanceof Failure)) return;
+        // an answer means this id is free again for a corrected record; silence means: send the same again
+        if (error.problem) id.current = newId();
+        for (const e of error.problem?.errors ?? []) {
+          const field = e.field.replace(/\[.*$/, '') as keyof Inputs;
+          if (field in v) form.setError(field as 'done', { message: e.reason });
+        }
+      },
+    });
+  });
+
+  if (work.data)
+    return (
+      <Sheet title={step.title} sub={step.code} onClose={onClose}>
+        <Outcome result={work.data} today={today} onClose={onClose} />
+      </Sheet>
+    );
+  const number = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };
+  return (
+    <Sheet
+      title={step.title}
+      sub={`${step.code} · ${step.live > 0 ? `${step.live} alive` : `${step.pending} sown`}`}
+      onClose={onClose}
+      foot={
+        <button type="submit" form="record" className="btn btn-primary btn-tall w-full text-lg" disabled={work.isPending}>
+          {work.isPending ? 'Recording …' : 'Record'}
+        </button>
+      }
+    >
+      <form id="record" className="grid gap-5" onSubmit={send} noValidate>
+        {op?.caution && (
+          <p className="rounded-box bg-[var(--slip)] px-4 py-3">
+            <strong>Mind:</strong> {op.caution} Local rules come first.
+          </p>
+        )}
+        {step.nextTime && (
+          <p className="rounded-box bg-[var(--cold)] px-4 py-3">
+            <strong>Left from last time:</strong> {step.nextTime}
+          </p>
+        )}
+        {step.rootCut && (
+          <p>
+            Take up to <strong>{Math.round(step.rootCut.take * 100)} %</strong> of the root; the limit today is{' '}
+            {Math.round(step.rootCut.limit * 100)} %.
+          </p>
+        )}
+        {fault && <Trouble>{fault}</Trouble>}
+        <Field label="Day" error={errors.on?.message}>
+          <input type="date" className="input" max={today} {...form.register('on')} />
+        </Field>
+        {asks.has('emergence') ? (
+          <Field label="Up" hint={`of ${step.pending} sown`} error={errors.emerged?.message}>
+            <input {...number} {...form.register('emerged', { required: 'is missing: how many are up' })} />
+          </Field>
+        ) : (
+          step.stepKey && (
+            <Field label="Plants done" hint={`of ${step.live}; leave empty for all`} error={errors.done?.message}>
+              <input {...number} placeholder={String(step.live)} {...form.register('done')} />
+            </Field>
+          )
+        )}
+        <fieldset className="grid gap-2">
+          <legend className="mb-1 font-semibold">Losses</legend>
+          {losses.fields.map((f, i) => {
+            const kind = form.watch(`losses.${i}.kind`);
+            return (
+              <div key={f.row} className="grid grid-cols-[5rem_1fr] gap-2 xs:grid-cols-[5rem_1fr_1fr]">
+                <input {...number} aria-label={`Loss ${i + 1}, how many`} placeholder="0" {...form.register(`losses.${i}.count`)} />
+                <select className="select" aria-label={`Loss ${i + 1}, kind`} {...form.register(`losses.${i}.kind`)}>
+                  {step.pending > 0 && <option value="lost_before_emergence">before it was up</option>}
+                  <option value="lost">lost</option>
+                  <option value="culled">culled</option>
+                </select>
+                <select className="select col-span-2 xs:col-span-1" aria-label={`Loss ${i + 1}, cause`} {...form.register(`losses.${i}.cause`)}>
+                  {(kind === 'culled' ? CULL_REASONS : CAUSES).map((c) => (
+                    <option key={c}>{c}</option>
+                  ))}
+                </select>
+              </div>
+            );
+          })}
+          {errors.losses?.message && <p className="text-sm font-semibold text-error">{errors.losses.message}</p>}
+          <button
+            type="button"
+            className="btn btn-ghost justify-self-start border border-base-300"
+            onClick={() => losses.append({ id: newId(), kind: 'lost', count: '', cause: 'unknown' })}
+          >
+            Another cause
+          </button>
+        </fieldset>
+        {asks.has('container') && (
+          <Field label="Into" error={errors.container?.message}>
+            <select className="select" {...form.register('container')}>
+              {CONTAINERS.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                  {c.wall === 'ground' ? '' : `, ${c.litres < 1 ? c.litres.toFixed(2) : c.litres.toFixed(1)} L`}
+                </option>
+              ))}
+            </select>
+          </Field>
+        )}
+        {asks.has('sizes') && (
+          <div className="grid gap-5 xs:grid-cols-2">
+            <Field label="Calipers" hint="mm, a sample: 6.2 5.8 7" error={errors.calipers?.message}>
+              <input className="input" autoComplete="off" {...form.register('calipers')} />
+            </Field>
+            <Field label="Heights" hint="mm" error={errors.heights?.message}>
+              <input className="input" autoComplete="off" {...form.register('heights')} />
+            </Field>
+          </div>
+        )}
+        <div className="grid gap-5 xs:grid-cols-2">
+          <Field label="Minutes" hint={step.minutes > 0 ? `planned ${duration(step.minutes)}` : undefined} error={errors.minutes?.message}>
+            <input {...number} {...form.register('minutes')} />
+          </Field>
+          <Field label="Vigour" error={errors.vigour?.message}>
+            <select className="select" {...form.register('vigour')}>
+              <option value="">not judged</option>
+              {VIGOUR.map((v, i) => (
+                <option key={v} value={i + 1}>
+                  {v}
+                </option>
+              ))}
+            </select>
+          </Field>
+        </div>
+        <Field label="Note" error={errors.note?.message}>
+          <textarea className="textarea" rows={2} {...form.register('note')} />
+        </Field>
+        <Field label="Next time" hint="comes back on the card at the next opening" error={errors.nextTime?.message}>
+          <input className="input" autoComplete="off" {...form.register('nextTime')} />
+        </Field>
+        {step.stepKey && (
+          <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" className="checkbox checkbox-primary" {...form.register('finished')} />
+            This step is finished for the whole cohort
+          </label>
+        )}
+      </form>
+    </Sheet>
+  );
+}

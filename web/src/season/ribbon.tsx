@@ -1,0 +1,147 @@
+import { Link } from 'react-router';
+import { daysBetween, toDay, toIso } from '@gonimos/core/calendar';
+import type { Marker } from '@gonimos/core/season';
+import type { SeasonOfPlace } from '@gonimos/contract/season';
+import { monthName, shortDate } from '../shared/dates';
+import { useWidth } from '../shared/use-width';
+
+interface Phase {
+  name: string;
+  from: Marker | null;
+  to: Marker | null;
+  colour: string;
+}
+
+function phases(s: SeasonOfPlace): Phase[] {
+  const m = s.markers;
+  if (m['bud-swell'].kind === 'no-marker')
+    return [
+      { name: 'short days', from: null, to: m['warm-season'], colour: 'var(--rest)' },
+      { name: 'warm season', from: m['warm-season'], to: null, colour: 'var(--celadon-deep)' },
+    ];
+  return [
+    { name: 'tops at rest', from: null, to: m['bud-swell'], colour: 'var(--rest)' },
+    { name: 'swelling', from: m['bud-swell'], to: m['bud-break'], colour: 'var(--slip)' },
+    { name: 'first flush', from: m['bud-break'], to: m['flush-hard'], colour: 'var(--celadon)' },
+    { name: 'hardened, growing on', from: m['flush-hard'], to: m['leaf-fall-done'], colour: 'var(--celadon-deep)' },
+    { name: 'at rest', from: m['leaf-fall-done'], to: null, colour: 'var(--rest)' },
+  ];
+}
+
+/** The year of a place in one strip: tops, roots, frost; soft edges where the day is not known yet. */
+export function Ribbon({ season }: { season: SeasonOfPlace }) {
+  const [ref, width] = useWidth<HTMLAnchorElement>();
+  const days = daysBetween(season.from, season.to) + 1;
+  const small = width < 560;
+  const x = (iso: string) => (daysBetween(season.from, iso) / days) * width;
+  const xd = (day: number) => ((day - toDay(season.from)) / days) * width;
+  const edge = (m: Marker | null, fallback: number): [number, number] =>
+    m === null || m.kind === 'no-marker' ? [fallback, fallback] : [xd(m.p10), Math.max(xd(m.p90), xd(m.p10) + 1)];
+  const [top, roots, frost] = small ? [18, 6, 5] : [22, 9, 7];
+  const today = Math.min(width - 2, x(season.today));
+  const months = Array.from({ length: 12 }, (_, i) => {
+    const [y, mo] = [Number(season.from.slice(0, 4)), Number(season.from.slice(5, 7)) - 1 + i];
+    return `${y + Math.floor(mo / 12)}-${String((mo % 12) + 1).padStart(2, '0')}-01`;
+  });
+  const m = season.markers;
+  const last = m['last-frost'];
+  const first = m['first-frost'];
+  const label = shortDate(season.today, season.today);
+  const tag = label.length * 7.4 + 14;
+  const tagX = Math.min(Math.max(today - tag / 2, 0), width - tag);
+  return (
+    <Link
+      ref={ref}
+      to="/season"
+      className="block min-w-0 grow"
+      aria-label={`The year so far: today is ${label}. Open the season`}
+    >
+      <svg width={width} height={top + roots + frost + 30} aria-hidden="true" className="block">
+        <defs>
+          {phases(season).map((p, i) => {
+            const [a, b] = [edge(p.from, 0), edge(p.to, width)];
+            const total = Math.max(1, b[1] - a[0]);
+            return (
+              <linearGradient key={p.name} id={`phase-${i}`} x1="0" x2="1">
+                <stop offset={0} stopColor={p.colour} stopOpacity={p.from ? 0 : 1} />
+                <stop offset={(a[1] - a[0]) / total} stopColor={p.colour} />
+                <stop offset={1 - (b[1] - b[0]) / total} stopColor={p.colour} />
+                <stop offset={1} stopColor={p.colour} stopOpacity={p.to ? 0 : 1} />
+              </linearGradient>
+            );
+          })}
+        </defs>
+        <g>
+          {phases(season).map((p, i) => {
+            const [a, b] = [edge(p.from, 0), edge(p.to, width)];
+            const middle = [(a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
+            const room = middle[1] - middle[0];
+            return (
+              <g key={p.name}>
+                <rect x={a[0]} width={Math.max(0, b[1] - a[0])} height={top} fill={`url(#phase-${i})`} />
+                {room > p.name.length * 6.6 + 10 && (
+                  <text x={middle[0] + 7} y={top / 2 + 4.5} fontSize={13} fill="var(--color-base-content)">
+                    {p.name}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+        </g>
+        <rect y={top + 1} width={width} height={roots} fill="var(--rest)" opacity={0.5} />
+        {m['roots-active'].kind === 'days' && (
+          <rect
+            x={xd(m['roots-active'].p50)}
+            y={top + 1}
+            width={Math.max(0, edge(m['roots-rest'], width)[0] - xd(m['roots-active'].p50))}
+            height={roots}
+            fill="var(--bark)"
+          />
+        )}
+        <g transform={`translate(0 ${top + roots + 2})`}>
+          {last.kind === 'days' && <rect width={Math.max(0, xd(last.p90))} height={frost} fill="url(#frost-out)" />}
+          {first.kind === 'days' && <rect x={xd(first.p02)} width={Math.max(0, width - xd(first.p02))} height={frost} fill="url(#frost-in)" />}
+          <defs>
+            <linearGradient id="frost-out">
+              <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.75} />
+              <stop offset={0.6} stopColor="var(--color-info)" stopOpacity={0.6} />
+              <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.08} />
+            </linearGradient>
+            <linearGradient id="frost-in">
+              <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.05} />
+              <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.75} />
+            </linearGradient>
+          </defs>
+        </g>
+        {months.map((iso, i) => (
+          <g key={iso}>
+            {i > 0 && <line x1={x(iso)} x2={x(iso)} y1={0} y2={top + roots + frost + 4} stroke="var(--color-base-100)" strokeWidth={1} />}
+            {(!small || i % 2 === 0) && Math.abs(x(iso) + 14 - (tagX + tag / 2)) > tag / 2 + 14 && (
+              <text x={x(iso) + 3} y={top + roots + frost + 22} fontSize={13} fill="var(--ink-soft)">
+                {monthName(iso)}
+              </text>
+            )}
+          </g>
+        ))}
+        <line x1={today} x2={today} y1={0} y2={top + roots + frost + 8} stroke="var(--color-base-content)" strokeWidth={2.5} />
+        <rect x={tagX} y={top + roots + frost + 8} width={tag} height={20} rx={4} fill="var(--color-neutral)" />
+        <text x={tagX + tag / 2} y={top + roots + frost + 22} fontSize={13} fontWeight={600} textAnchor="middle" fill="var(--color-neutral-content)">
+          {label}
+        </text>
+      </svg>
+    </Link>
+  );
+}
+
+/** Says the next marker ahead in words, for screens where the strip is too small to read. */
+export function nextMarker(season: SeasonOfPlace): string | null {
+  const words = { 'bud-swell': 'Bud swell', 'bud-break': 'Bud break', 'last-frost': 'Last frost', 'flush-hard': 'First flush hard', 'first-frost': 'First frost', 'leaf-fall-done': 'Leaf fall' } as const;
+  const ahead = (Object.keys(words) as (keyof typeof words)[])
+    .flatMap((k) => {
+      const m = season.markers[k];
+      return m.kind === 'days' && !m.passed && toIso(m.p50) >= season.today ? [{ k, at: m.p50 }] : [];
+    })
+    .sort((a, b) => a.at - b.at)[0];
+  return ahead ? `${words[ahead.k]} expected ${shortDate(toIso(ahead.at), season.today)}` : null;
+}
+

@@ -1,0 +1,46 @@
+import type { Problem } from '@gonimos/contract/problem';
+import type { Session } from '@gonimos/contract/people';
+
+/** An answer that is no success, with what to tell the person. */
+export class Failure extends Error {
+  readonly problem: Problem | null;
+  constructor(problem: Problem | null, message: string) {
+    super(message);
+    this.problem = problem;
+  }
+  get status(): number {
+    return this.problem?.status ?? 0;
+  }
+}
+
+let csrf = '';
+export const keepToken = (session: Session): Session => {
+  csrf = session.csrf;
+  return session;
+};
+
+async function send(method: string, path: string, body?: unknown): Promise<Response> {
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Failure(null, 'No answer from the nursery’s server. What you typed is kept: try again.');
+  }
+}
+
+/** Calls the server; throws a Failure that can be shown as it is. */
+export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+  const response = await send(method, path, body);
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  throw new Failure(problem, problem?.detail ?? `The server answered ${response.status}.`);
+}
+
+export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
+export const newId = (): string => crypto.randomUUID();

@@ -1,0 +1,39 @@
+import { cloneElement, useId, type ReactElement, type ReactNode } from 'react';
+
+interface Props {
+  label: string;
+  hint?: ReactNode;
+  error?: string | undefined;
+  /** one input, select or textarea */
+  children: ReactElement<Record<string, unknown>>;
+  className?: string;
+}
+
+/** A labelled input with its hint and, when something is wrong, the reason beside it. */
+export function Field({ label, hint, error, children, className = '' }: Props) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="mb-1 block font-semibold">
+        {label}
+      </label>
+      {cloneElement(children, {
+        id,
+        'aria-invalid': error ? true : undefined,
+        'aria-describedby': error || hint ? `${id}-more` : undefined,
+      })}
+      {(error || hint) && (
+        <p id={`${id}-more`} className={`mt-1 text-sm ${error ? 'font-semibold text-error' : 'soft'}`}>
+          {error ? `${label} ${error}` : hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What went wrong with a whole form. */
+export const Trouble = ({ children }: { children: ReactNode }) => (
+  <p role="alert" className="rounded-box border border-error/40 bg-error/10 px-4 py-3 font-semibold text-error">
+    {children}
+  </p>
+);

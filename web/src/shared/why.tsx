@@ -1,0 +1,66 @@
+import type { Reason } from '@gonimos/core/course';
+import { isIsoDate } from '@gonimos/core/calendar';
+import { readable, shortDate } from './dates';
+import { Sheet } from './sheet';
+
+const RULE_WORDS: Record<string, string> = {
+  window: 'Window of the season',
+  order: 'Order and lag',
+  recovery: 'Recovery',
+  reserve: 'Reserve',
+  vigour: 'Vigour',
+  condition: 'Condition',
+  school: 'School',
+  'put off': 'Put off by hand',
+};
+const WOULD_CHANGE: Record<string, string> = {
+  window: 'An earlier or later spring moves it; so does another place.',
+  order: 'Doing the step before it sooner or later moves it day for day.',
+  recovery: 'Nothing but time; a lighter cut last time would have freed it sooner.',
+  reserve: 'A lighter cut, or a season undisturbed.',
+  vigour: 'A better vigour at the next look.',
+  condition: 'A larger measurement at the next sample.',
+  school: 'The school chosen for the nursery or this cohort.',
+  'put off': 'You: record it, or put it off to another day.',
+};
+
+/** The rules behind a date, the numbers they used and where those come from. */
+export function Why({ title, reasons, today, onClose }: { title: string; reasons: Reason[]; today: string; onClose: () => void }) {
+  return (
+    <Sheet title="Why this date" sub={title} onClose={onClose}>
+      <ul className="space-y-5">
+        {reasons.map((r, i) => (
+          <li key={i} className={`border-l-4 pl-4 ${r.binding ? 'border-primary' : 'border-base-300'}`}>
+            <h3 className="text-base">
+              {RULE_WORDS[r.rule] ?? r.rule}
+              {r.binding && <span className="ml-2 text-sm font-semibold text-primary">decides</span>}
+            </h3>
+            <p className="mt-1">{readable(r.text, today)}</p>
+            {r.figures.length > 0 && (
+              <table className="mt-2 w-full text-sm">
+                <tbody>
+                  {r.figures.map((f, j) => (
+                    <tr key={j} className="border-t border-base-300 align-top">
+                      <th scope="row" className="soft py-1 pr-3 text-left font-normal">
+                        {f.label}
+                      </th>
+                      <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap">
+                        {isIsoDate(f.value) ? shortDate(f.value, today) : f.value} {f.unit.length < 16 ? f.unit : ''}
+                      </td>
+                      <td className="soft py-1 text-right">
+                        {f.unit.length >= 16 && <span className="block">{f.unit}</span>}
+                        {f.basis}
+                        {f.source && <span className="block">{f.source}</span>}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+            {r.binding && <p className="soft mt-2 text-sm">What would change it: {WOULD_CHANGE[r.rule]}</p>}
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
