@@ -1,6 +1,14 @@
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 
-const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** Debian's Chromium, headless. */
 export const openBrowser = (): Promise<Browser> =>
@@ -17,10 +25,16 @@ export async function enter(
   viewport = DESK,
   dark = false,
 ): Promise<{ page: Page; context: BrowserContext }> {
-  const context = await browser.newContext({ viewport, baseURL: base, colorScheme: dark ? 'dark' : 'light', acceptDownloads: true });
+  const context = await browser.newContext({
+    viewport,
+    baseURL: base,
+    colorScheme: dark ? 'dark' : 'light',
+    acceptDownloads: true,
+  });
   const page = await context.newPage();
   await page.goto('/');
   await page.getByRole('button', { name: new RegExp(`^${role}`) }).click();
+  await page.getByRole('navigation', { name: 'Places' }).first().waitFor();
   await page.getByRole('heading', { level: 1 }).first().waitFor();
   return { page, context };
 }

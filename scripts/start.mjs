@@ -20,9 +20,12 @@ const portIsFree = () =>
   });
 
 checkNode();
-if (!Number.isInteger(port) || port < 1 || port > 65535) giveUp(`GONIMOS_PORT is no port: ${process.env.GONIMOS_PORT}`);
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  giveUp(`GONIMOS_PORT is no port: ${process.env.GONIMOS_PORT}`);
 if (!(await portIsFree()))
-  giveUp(`Port ${port} on ${host} is taken, perhaps by Gonimos already running.\nOpen http://${host}:${port}, or choose another:\n\n  GONIMOS_PORT=${port + 1} npm start`);
+  giveUp(
+    `Port ${port} on ${host} is taken, perhaps by Gonimos already running.\nOpen http://${host}:${port}, or choose another:\n\n  GONIMOS_PORT=${port + 1} npm start`,
+  );
 
 await needPostgres();
 await needPackages();

@@ -1,4 +1,5 @@
 import type { Reason } from '@gonimos/core/course';
+import type { KitLine } from '@gonimos/core/round';
 import type { Ring } from '@gonimos/core/trunk';
 
 /** One piece of work on the round. */
@@ -33,6 +34,6 @@ export interface Round {
   due: RoundStep[];
   soon: RoundStep[];
   /** kit for all that is due */
-  ready: { what: string; amount: number | null; unit: string }[];
+  ready: KitLine[];
   watch: { text: string; when: string; cohortId: string | null }[];
 }

@@ -24,7 +24,7 @@ const AFTER_FLUSH: Operation['windows'] = {
   'swollen-base': season(['warm-season', 60], ['warm-season', 110]),
 };
 const AUTUMN: Operation['windows'] = {
-  any: season(['leaf-fall-done', -25], ['leaf-fall-done', 30]),
+  any: season(['leaf-fall-done', -30], ['leaf-fall-done', 14]),
   'tropical-broadleaf': season(['warm-season', 190], ['warm-season', 240]),
   'swollen-base': season(['warm-season', 190], ['warm-season', 240]),
 };

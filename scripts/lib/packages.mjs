@@ -17,13 +17,17 @@ export function checkNode() {
 function apt(packages) {
   const asRoot = process.getuid?.() === 0;
   const how = `apt-get install ${packages.join(' ')}`;
-  if (!existsSync('/usr/bin/apt-get')) giveUp(`Missing: ${packages.join(', ')}. Install them, then start again.`);
+  if (!existsSync('/usr/bin/apt-get'))
+    giveUp(`Missing: ${packages.join(', ')}. Install them, then start again.`);
   if (!asRoot && !works('sudo', ['-n', 'true']))
-    giveUp(`Missing: ${packages.join(', ')}. Ask someone who may to run:\n\n  sudo ${how}\n\nthen start again.`);
+    giveUp(
+      `Missing: ${packages.join(', ')}. Ask someone who may to run:\n\n  sudo ${how}\n\nthen start again.`,
+    );
   const command = asRoot ? 'apt-get' : 'sudo';
   const before = asRoot ? [] : ['-n', 'apt-get'];
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-  const install = (names) => run(command, [...before, 'install', '-y', '-qq', '--no-install-recommends', ...names], { env });
+  const install = (names) =>
+    run(command, [...before, 'install', '-y', '-qq', '--no-install-recommends', ...names], { env });
   run(command, [...before, 'update', '-qq'], { env });
   install(packages);
 }
@@ -69,7 +73,9 @@ export async function needPackages() {
 }
 
 function* filesBelow(folder) {
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
     if (['node_modules', 'dist', 'test'].includes(entry.name)) continue;
     const path = join(folder, entry.name);
     if (entry.isDirectory()) yield* filesBelow(path);
@@ -81,7 +87,10 @@ function* filesBelow(folder) {
 export async function needInterface() {
   const mark = join(ROOT, 'web/dist/.built');
   const sources = ['core', 'contract', 'web'].flatMap((w) => [...filesBelow(join(ROOT, w))]);
-  const want = hashOf(...sources.map((f) => f + readFileSync(f, 'utf8')), kept(join(ROOT, 'package-lock.json')));
+  const want = hashOf(
+    ...sources.map((f) => f + readFileSync(f, 'utf8')),
+    kept(join(ROOT, 'package-lock.json')),
+  );
   if (kept(mark) === want) return;
   await step('Building the interface', () => run('npm', ['run', 'build', '-w', 'web'], { cwd: ROOT }));
   writeFileSync(mark, want);

@@ -22,7 +22,9 @@ export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], ...options });
   if (done.error) throw done.error;
   if (done.status !== 0)
-    throw new Error(`${command} ${args.join(' ')} ended with ${done.status}\n${done.stdout ?? ''}${done.stderr ?? ''}`);
+    throw new Error(
+      `${command} ${args.join(' ')} ended with ${done.status}\n${done.stdout ?? ''}${done.stderr ?? ''}`,
+    );
   return done.stdout ?? '';
 }
 

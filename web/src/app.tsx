@@ -18,7 +18,9 @@ function Lost() {
     <main className="mx-auto max-w-md p-8">
       <h1 className="text-3xl">{none ? 'There is no such page' : 'This page broke'}</h1>
       <p className="soft mt-2">
-        {none ? 'The address may be old.' : 'Nothing you saved is lost. Load it again; if it breaks again, tell whoever looks after Gonimos.'}
+        {none
+          ? 'The address may be old.'
+          : 'Nothing you saved is lost. Load it again; if it breaks again, tell whoever looks after Gonimos.'}
       </p>
       <a href="/" className="btn btn-primary btn-tall mt-5">
         To the round

@@ -17,7 +17,9 @@ const PLACES: { to: string; name: string; group: string; icon: ComponentType<{ s
 
 function useTheme(): [dark: boolean, flip: () => void] {
   const [dark, setDark] = useState(
-    () => (localStorage.getItem('theme') ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'kuro' : 'ash')) === 'kuro',
+    () =>
+      (localStorage.getItem('theme') ??
+        (matchMedia('(prefers-color-scheme: dark)').matches ? 'kuro' : 'ash')) === 'kuro',
   );
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'kuro' : 'ash';
@@ -43,7 +45,11 @@ function DemoCalendar() {
   const step = useStepCalendar();
   if (!nursery?.demo) return null;
   return (
-    <div role="group" aria-label="Move the demo calendar on" className="no-print flex flex-wrap items-center gap-1 text-sm">
+    <div
+      role="group"
+      aria-label="Move the demo calendar on"
+      className="no-print flex flex-wrap items-center gap-1 text-sm"
+    >
       <span className="soft mr-1">{step.isPending ? 'Days pass …' : 'Demo: on by'}</span>
       {STEPS.map((s) => (
         <button
@@ -88,7 +94,8 @@ export function Shell() {
   const [dark, flip] = useTheme();
   const out = useSignOut();
   const due = useRound().data?.due.length;
-  const link = 'flex items-center justify-between gap-3 rounded-box px-3 py-2.5 font-medium hover:bg-base-300/60';
+  const link =
+    'flex items-center justify-between gap-3 rounded-box px-3 py-2.5 font-medium hover:bg-base-300/60';
   return (
     <div className="min-h-dvh lg:grid lg:grid-cols-[11.5rem_1fr]">
       <a href="#work" className="btn btn-primary sr-only z-20 focus:not-sr-only focus:absolute">
@@ -106,7 +113,9 @@ export function Shell() {
               <NavLink
                 to={p.to}
                 end={p.to === '/'}
-                className={({ isActive }) => `${link} ${isActive ? 'bg-neutral text-neutral-content hover:bg-neutral' : ''}`}
+                className={({ isActive }) =>
+                  `${link} ${isActive ? 'bg-neutral text-neutral-content hover:bg-neutral' : ''}`
+                }
               >
                 {p.name}
                 {p.to === '/' && due ? <span className="font-bold">{due}</span> : null}
@@ -118,7 +127,11 @@ export function Shell() {
           <button type="button" className="btn btn-ghost justify-start gap-2 px-2" onClick={flip}>
             {dark ? <Sun size={18} /> : <MoonStar size={18} />} {dark ? 'Light' : 'Dark'}
           </button>
-          <button type="button" className="btn btn-ghost justify-start gap-2 px-2" onClick={() => out.mutate()}>
+          <button
+            type="button"
+            className="btn btn-ghost justify-start gap-2 px-2"
+            onClick={() => out.mutate()}
+          >
             <LogOut size={18} /> Leave
           </button>
           <p className="px-2">
@@ -133,7 +146,9 @@ export function Shell() {
             <div className="flex items-center gap-3">
               <img src="/mark.svg" alt="Gonimos" width={26} height={26} className="lg:hidden" />
               <PlaceChoice />
-              {season && <span className="soft hidden text-sm sm:inline">{nextMarker(season)}</span>}
+              {season && (
+                <span className="soft hidden text-sm whitespace-nowrap sm:inline">{nextMarker(season)}</span>
+              )}
             </div>
             <DemoCalendar />
           </div>
@@ -159,7 +174,11 @@ export function Shell() {
               {p.name}
             </NavLink>
           ))}
-          <button type="button" className="grid min-h-14 place-items-center content-center gap-0.5 text-sm" onClick={flip}>
+          <button
+            type="button"
+            className="grid min-h-14 place-items-center content-center gap-0.5 text-sm"
+            onClick={flip}
+          >
             {dark ? <Sun size={20} /> : <MoonStar size={20} />}
             {dark ? 'Light' : 'Dark'}
           </button>

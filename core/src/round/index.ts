@@ -12,6 +12,7 @@ export interface KitLine {
   /** null: have it at hand, the amount does not matter */
   amount: number | null;
   unit: string;
+  tool: boolean;
 }
 
 const AT_HAND = new Set([
@@ -23,6 +24,8 @@ const AT_HAND = new Set([
   'tally card',
   'mesh cover',
 ]);
+
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
 export interface KitStep {
   operation: string;
@@ -49,12 +52,13 @@ export function kitFor(steps: readonly KitStep[]): KitLine[] {
     mix += kind.litres * (kind.shared ? wanted : s.plants) * SPARE;
   }
   return [
-    ...[...pots].map(([id, n]) => ({ what: container(id).name, amount: n, unit: '' })),
-    ...(mix > 0 ? [{ what: 'Mix, sieved', amount: Math.ceil(mix), unit: 'L' }] : []),
+    ...[...pots].map(([id, n]) => ({ what: capital(container(id).name), amount: n, unit: '', tool: false })),
+    ...(mix > 0 ? [{ what: 'Mix, sieved', amount: Math.ceil(mix), unit: 'L', tool: false }] : []),
     ...[...tools].map(([what, min]) => ({
-      what: what[0].toUpperCase() + what.slice(1),
+      what,
       amount: AT_HAND.has(what) ? null : Math.min(MOST_SETS, Math.ceil(min / DAY_MINUTES) || 1),
       unit: '',
+      tool: true,
     })),
   ];
 }

@@ -12,6 +12,8 @@ export interface DemoCohort {
   luck: { up: number; eaten?: number; loss: number };
   /** a step the growers missed by a season, and why */
   missed?: { key: string; on: string; until: string; reason: string };
+  /** days on which the growers are known to have done a step */
+  on?: Record<string, string>;
   /** how often work is left for next time */
   careful?: boolean;
   vigour?: { on: string; value: number };
@@ -38,6 +40,7 @@ export const COHORTS: DemoCohort[] = [
     goalCaliper: 40,
     note: 'Seed from the long hedge, cold since November.',
     luck: { up: 0.62, eaten: 0.06, loss: 0.03 },
+    on: { correct: '2037-02-22' },
   },
   {
     code: 'FM-36',
@@ -83,6 +86,7 @@ export const COHORTS: DemoCohort[] = [
     goalCaliper: 35,
     note: 'Semi-ripe, one to a place after last year’s mat.',
     luck: { up: 0.84, loss: 0.06 },
+    on: { correct: '2037-02-19' },
   },
   {
     code: 'PP-33',

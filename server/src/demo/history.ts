@@ -125,9 +125,10 @@ export async function liveThrough(
       .filter((s) => s.status === 'planned' && s.ready && s.opens)
       .sort((a, b) => (a.closes! < b.closes! ? -1 : 1))[0];
     // on the opening day there is work to be seen
-    const left = next && next.closes! >= opening && h.rng.next() < STILL_TO_DO;
+    const left = next && next.closes! >= opening && !spec.on?.[next.key] && h.rng.next() < STILL_TO_DO;
     const width = next ? daysBetween(next.opens!, next.closes!) : 0;
-    const on = next ? [now, addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width))].sort()[1] : '';
+    const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : opening;
+    const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
     if (!next || left || on >= opening || next.key === spec.missed?.key) {
       await writePlan(trx, id, course);
       return;

@@ -8,7 +8,7 @@ import { taxon } from '@gonimos/core/taxa';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { RecordSheet } from '../records/record-sheet';
-import { dateSpan, seasonYear, yearsOld } from '../shared/dates';
+import { dateSpan, saidDate, seasonYear, yearsOld } from '../shared/dates';
 import { Loading } from '../shared/loading';
 import { Section } from '../shared/section';
 import { countWords } from '../shared/words';
@@ -24,12 +24,24 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
   const trunk = cohort.rings.filter((r) => r.season < season).at(-1);
   const facts: [string, string, string?][] = [
     ['Place', placeName(cohort.placeId), container(cohort.container).name],
-    ['Started', cohort.startedSaid, `${cohort.started} ${cohort.method === 'seed' ? 'seeds' : 'cuttings'}, ${yearsOld(cohort.startedFrom, today)} years`],
+    [
+      'Started',
+      saidDate(cohort.startedSaid, today),
+      `${cohort.started} ${cohort.method === 'seed' ? 'seeds' : 'cuttings'}, ${yearsOld(cohort.startedFrom, today)} years`,
+    ],
   ];
   if (trunk)
-    facts.push(['Trunk', `${trunk.caliper.toFixed(0)} mm`, `${trunk.measured ? 'measured' : 'expected'} at the end of ${trunk.season}${cohort.goalCaliper ? `, goal ${cohort.goalCaliper} mm` : ''}`]);
+    facts.push([
+      'Trunk',
+      `${trunk.caliper.toFixed(0)} mm`,
+      `${trunk.measured ? 'measured' : 'expected'} at the end of ${trunk.season}${cohort.goalCaliper ? `, goal ${cohort.goalCaliper} mm` : ''}`,
+    ]);
   if (cohort.viability)
-    facts.push(['Viability', percent(cohort.viability), `${cohort.viability.k} up of ${cohort.viability.n} not lost before`]);
+    facts.push([
+      'Viability',
+      percent(cohort.viability),
+      `${cohort.viability.k} up of ${cohort.viability.n} not lost before`,
+    ]);
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 sm:flex sm:flex-wrap">
       {facts.map(([name, value, more]) => (
@@ -56,21 +68,36 @@ export function Cohort() {
   return (
     <div className="px-4 py-6 lg:px-6">
       <header className="mb-5 flex flex-wrap gap-x-6 gap-y-4">
-        <Section rings={cohort.rings} season={seasonYear(today)} containerId={cohort.container} target={cohort.goalCaliper} size={132} />
+        <Section
+          rings={cohort.rings}
+          season={seasonYear(today)}
+          containerId={cohort.container}
+          target={cohort.goalCaliper}
+          size={132}
+        />
         <div className="min-w-0 grow basis-80">
           <div className="flex flex-wrap items-start justify-between gap-3">
             <div>
               <h1 className="text-3xl">{cohort.code}</h1>
               <p className="soft text-lg">
-                {t.name}, <i>{t.botanical}</i> · <strong className="text-base-content">{countWords(cohort)}</strong>
+                {t.name}, <i>{t.botanical}</i> ·{' '}
+                <strong className="text-base-content">{countWords(cohort)}</strong>
               </p>
             </div>
             <span className="no-print flex gap-2">
-              <button type="button" className="btn btn-ghost gap-2 border border-base-300" onClick={() => setLooking(true)}>
+              <button
+                type="button"
+                className="btn btn-ghost gap-2 border border-base-300"
+                onClick={() => setLooking(true)}
+              >
                 <Search size={18} /> A look
               </button>
               {may && (
-                <button type="button" className="btn btn-ghost gap-2 border border-base-300" onClick={() => setEditing(true)}>
+                <button
+                  type="button"
+                  className="btn btn-ghost gap-2 border border-base-300"
+                  onClick={() => setEditing(true)}
+                >
                   <Pencil size={18} /> Change
                 </button>
               )}
@@ -99,7 +126,9 @@ export function Cohort() {
               </Link>
             </p>
           )}
-          {cohort.plants.length > 0 && <p className="mt-1">Tagged plants: {cohort.plants.map((p) => p.tag).join(', ')}</p>}
+          {cohort.plants.length > 0 && (
+            <p className="mt-1">Tagged plants: {cohort.plants.map((p) => p.tag).join(', ')}</p>
+          )}
         </div>
       </header>
       <nav aria-label="Parts of the cohort" className="no-print mb-5 flex gap-1 border-b border-base-300">
@@ -112,7 +141,9 @@ export function Cohort() {
             key={to}
             to={to}
             end
-            className={({ isActive }) => `min-h-12 px-4 py-3 font-semibold ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`}
+            className={({ isActive }) =>
+              `min-h-12 px-4 py-3 font-semibold ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
+            }
           >
             {name}
           </NavLink>
@@ -123,7 +154,14 @@ export function Cohort() {
         <RecordSheet
           step={{
             ...{ cohortId: cohort.id, code: cohort.code, stepKey: null, operation: null, title: 'A look' },
-            ...{ live: cohort.live, pending: cohort.emerged > 0 ? 0 : cohort.pending, container: null, minutes: 0, rootCut: null, nextTime: '' },
+            ...{
+              live: cohort.live,
+              pending: cohort.emerged > 0 ? 0 : cohort.pending,
+              container: null,
+              minutes: 0,
+              rootCut: null,
+              nextTime: '',
+            },
           }}
           today={today}
           onClose={() => setLooking(false)}

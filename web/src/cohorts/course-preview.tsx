@@ -14,7 +14,9 @@ interface Props {
 
 /** The container a plant stands in at the end of a season, by the plan. */
 function containerIn(steps: PlannedStep[], season: number): string {
-  const moved = steps.filter((s) => s.container && Number((s.doneOn ?? s.target ?? '9999').slice(0, 4)) <= season);
+  const moved = steps.filter(
+    (s) => s.container && Number((s.doneOn ?? s.target ?? '9999').slice(0, 4)) <= season,
+  );
   return moved.at(-1)?.container ?? steps.find((s) => s.container)?.container ?? 'pot-9';
 }
 
@@ -23,6 +25,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
   const [why, setWhy] = useState<PlannedStep | null>(null);
   const dated = course.steps.filter((s) => s.status === 'planned');
   const none = course.steps.filter((s) => s.status === 'none');
+  const fullScale = 1.1 * Math.max(target ?? 0, ...course.rings.map((r) => r.caliper));
   const years = [...new Set(dated.map((s) => seasonYear(s.opens!)))].sort();
   const span = course.endsOn ? seasonYear(course.endsOn) - seasonYear(today) : 0;
   return (
@@ -43,6 +46,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
                   containerId={containerIn(course.steps, year)}
                   target={target}
                   size={72}
+                  fullScale={fullScale}
                 />
                 <p className="font-bold">{year}</p>
                 {ring && <p className="soft text-sm">{ring.caliper.toFixed(0)} mm</p>}
@@ -78,7 +82,8 @@ export function CoursePreview({ course, today, target, name }: Props) {
           <ul>
             {none.map((s) => (
               <li key={s.key} className="py-1">
-                {s.title}: <span className="soft">{readable(s.reasons.find((r) => r.binding)?.text ?? '', today)}</span>
+                {s.title}:{' '}
+                <span className="soft">{readable(s.reasons.find((r) => r.binding)?.text ?? '', today)}</span>
               </li>
             ))}
           </ul>

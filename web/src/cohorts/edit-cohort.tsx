@@ -36,7 +36,8 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         onError: (e) => {
           if (!(e instanceof Failure)) return;
           if (e.status === 409 && e.problem?.current) setTheirs(e.problem.current as Cohort);
-          for (const f of e.problem?.errors ?? []) if (f.field in v) form.setError(f.field as 'code', { message: f.reason });
+          for (const f of e.problem?.errors ?? [])
+            if (f.field in v) form.setError(f.field as 'code', { message: f.reason });
         },
       },
     ),
@@ -48,7 +49,8 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         {theirs ? (
           <Trouble>
             Someone changed it meanwhile: code {theirs.code}, place {placeName(theirs.placeId)}, goal{' '}
-            {theirs.goalCaliper ?? 'none'}, note “{theirs.note}”. Save again to put yours in its place, or close to keep theirs.
+            {theirs.goalCaliper ?? 'none'}, note “{theirs.note}”. Save again to put yours in its place, or
+            close to keep theirs.
           </Trouble>
         ) : (
           edit.error && <Trouble>{edit.error.message}</Trouble>
@@ -56,7 +58,11 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         <Field label="Code" error={errors.code?.message}>
           <input className="input" autoComplete="off" {...form.register('code')} />
         </Field>
-        <Field label="Place" hint="the course follows the season of the place" error={errors.placeId?.message}>
+        <Field
+          label="Place"
+          hint="the course follows the season of the place"
+          error={errors.placeId?.message}
+        >
           <select className="select" {...form.register('placeId')}>
             {places.map((p) => (
               <option key={p.id} value={p.id}>

@@ -36,7 +36,13 @@ const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',
 /** The form as the contract wants it; what is not a number stays one that fails. */
 const toPayload = (id: string, v: Inputs) => ({
   ...{ id, code: v.code.trim(), taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId },
-  ...{ container: v.container, started: v.started.trim(), count: number(v.count), goal: v.goal, note: v.note },
+  ...{
+    container: v.container,
+    started: v.started.trim(),
+    count: number(v.count),
+    goal: v.goal,
+    note: v.note,
+  },
   goalCaliper: number(v.goalCaliper) ?? null,
   school: (v.school || null) as Payload['school'],
   parentId: v.parentId || null,
@@ -74,7 +80,9 @@ export function NewCohort() {
   const places = usePlaces().data;
   const rows = useRegister().data;
   const ready = today !== '' && places !== undefined && rows !== undefined;
-  return ready ? <Form today={today} firstPlace={places[0]?.id ?? ''} taken={new Set(rows.map((r) => r.code))} /> : null;
+  return ready ? (
+    <Form today={today} firstPlace={places[0]?.id ?? ''} taken={new Set(rows.map((r) => r.code))} />
+  ) : null;
 }
 
 function Form({ today, firstPlace, taken }: { today: string; firstPlace: string; taken: Set<string> }) {
@@ -87,7 +95,13 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const form = useForm<Inputs>({
     defaultValues: {
       ...{ taxonId: 'acer-campestre', programmeId: first.id, count: '', started: today, placeId: firstPlace },
-      ...{ code: '', container: first.steps[0].container ?? 'seed-flat', standsAt: '', school: '', goalCaliper: '' },
+      ...{
+        code: '',
+        container: first.steps[0].container ?? 'seed-flat',
+        standsAt: '',
+        school: '',
+        goalCaliper: '',
+      },
       ...{ goal: '', parentId: '', note: '' },
       ...readDraft<Inputs>(DRAFT),
     },
@@ -105,7 +119,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     if (!dirtyFields.code) setValue('code', freeCode(taxonId, started, taken));
   }, [taxonId, started, taken, dirtyFields.code, setValue]);
   useEffect(() => {
-    if (!suits(programmeId, taxonId)) setValue('programmeId', PROGRAMMES.find((p) => suits(p.id, taxonId))?.id ?? programmeId);
+    if (!suits(programmeId, taxonId))
+      setValue('programmeId', PROGRAMMES.find((p) => suits(p.id, taxonId))?.id ?? programmeId);
   }, [taxonId, programmeId, setValue]);
   useEffect(() => {
     setValue('standsAt', '');
@@ -113,7 +128,13 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   }, [programmeId, setValue]);
 
   const asked = {
-    ...{ taxonId, programmeId, placeId: payload.placeId, started: payload.started, count: payload.count ?? 100 },
+    ...{
+      taxonId,
+      programmeId,
+      placeId: payload.placeId,
+      started: payload.started,
+      count: payload.count ?? 100,
+    },
     ...{ container: payload.container, standsAt: payload.standsAt, school: payload.school },
   };
   const deferred = useDeferredValue(JSON.stringify(asked));
@@ -132,7 +153,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       onError: (e) => {
         if (!(e instanceof Failure) || !e.problem) return;
         id.current = newId();
-        for (const f of e.problem.errors ?? []) if (f.field in v) form.setError(f.field as keyof Inputs, { message: f.reason });
+        for (const f of e.problem.errors ?? [])
+          if (f.field in v) form.setError(f.field as keyof Inputs, { message: f.reason });
       },
     });
   });
@@ -161,14 +183,21 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-4">
-          <Field label={seed && !v.standsAt ? 'Seeds' : seed ? 'Plants' : 'Cuttings'} error={errors.count?.message}>
+          <Field
+            label={seed && !v.standsAt ? 'Seeds' : seed ? 'Plants' : 'Cuttings'}
+            error={errors.count?.message}
+          >
             <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
           </Field>
           <Field label="Code" error={errors.code?.message}>
             <input className="input" autoComplete="off" {...form.register('code')} />
           </Field>
         </div>
-        <Field label="Started" hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035" error={errors.started?.message}>
+        <Field
+          label="Started"
+          hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035"
+          error={errors.started?.message}
+        >
           <input className="input" autoComplete="off" {...form.register('started')} />
         </Field>
         <Field label="Stands at" hint="for stock with years behind it" error={errors.standsAt?.message}>
@@ -203,7 +232,12 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         </div>
         <div className="grid grid-cols-2 gap-4">
           <Field label="Goal caliper" hint="mm at the base" error={errors.goalCaliper?.message}>
-            <input className="input" inputMode="decimal" autoComplete="off" {...form.register('goalCaliper')} />
+            <input
+              className="input"
+              inputMode="decimal"
+              autoComplete="off"
+              {...form.register('goalCaliper')}
+            />
           </Field>
           <Field label="Root and top work" error={errors.school?.message}>
             <select className="select" {...form.register('school')}>
@@ -230,9 +264,17 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
           {enter.isPending ? 'Entering …' : 'Enter this cohort'}
         </button>
       </form>
-      <section className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l" aria-label="The course it would have">
+      <section
+        className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l"
+        aria-label="The course it would have"
+      >
         {preview.data ? (
-          <CoursePreview course={preview.data} today={today} target={number(v.goalCaliper) ?? null} name={taxon(v.taxonId).name} />
+          <CoursePreview
+            course={preview.data}
+            today={today}
+            target={number(v.goalCaliper) ?? null}
+            name={taxon(v.taxonId).name}
+          />
         ) : preview.error ? (
           <Trouble>{preview.error.message}</Trouble>
         ) : (

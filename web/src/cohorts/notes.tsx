@@ -25,7 +25,10 @@ export function NotesPart() {
           r.minutes !== null && duration(r.minutes),
         ].filter(Boolean);
         return (
-          <li key={r.id} className={`grid gap-x-5 py-3 sm:grid-cols-[7rem_1fr] ${r.undone ? 'line-through opacity-70' : ''}`}>
+          <li
+            key={r.id}
+            className={`grid gap-x-5 py-3 sm:grid-cols-[7rem_1fr] ${r.undone ? 'line-through opacity-70' : ''}`}
+          >
             <span className="soft">{shortDate(r.on, today)}</span>
             <div>
               <p>

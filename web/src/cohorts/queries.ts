@@ -1,11 +1,20 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Cohort, CohortRow, EditCohort, NewCohort, PreviewCourse, PromotePlant, SplitCohort } from '@gonimos/contract/cohorts';
+import type {
+  Cohort,
+  CohortRow,
+  EditCohort,
+  NewCohort,
+  PreviewCourse,
+  PromotePlant,
+  SplitCohort,
+} from '@gonimos/contract/cohorts';
 import type { Outcome } from '@gonimos/contract/records';
 import type { Course } from '@gonimos/core/course';
 import { call, get } from '../shared/api';
 import { useCohortWrite } from '../records/queries';
 
-export const useRegister = () => useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
+export const useRegister = () =>
+  useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
 export const useCohort = (id: string) =>
   useQuery({ queryKey: ['cohort', id], queryFn: () => get<Cohort>(`/cohorts/${id}`) });
 

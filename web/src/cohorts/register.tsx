@@ -20,7 +20,7 @@ import { container } from '@gonimos/core/containers';
 import { TAXA, taxon } from '@gonimos/core/taxa';
 import { usePlaceName, usePlaces, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { dateSpan, seasonYear } from '../shared/dates';
+import { dateSpan, saidDate, seasonYear } from '../shared/dates';
 import { Loading } from '../shared/loading';
 import { Section } from '../shared/section';
 import { countWords } from '../shared/words';
@@ -53,7 +53,14 @@ const columns = helper.columns([
   helper.accessor((r) => r.nextOpens ?? '9999', { id: 'next', header: 'Next step', sortFn: 'basic' }),
 ]);
 const PAGE = 40;
-const WIDTHS: Record<string, string> = { code: 'w-32', live: 'w-24', trunk: 'w-28', startedFrom: 'w-28' };
+const WIDTHS: Record<string, string> = {
+  code: 'w-32',
+  live: 'w-24',
+  trunk: 'w-28',
+  startedFrom: 'w-32',
+  taxonName: 'w-44',
+  placeName: 'w-48',
+};
 
 const trunkNow = (r: CohortRow, season: number): number =>
   r.rings.filter((x) => x.season < season).at(-1)?.caliper ?? 0;
@@ -101,7 +108,12 @@ export function Register() {
 
   const lines = useMemo<Line[]>(
     () =>
-      (data ?? []).map((r) => ({ ...r, taxonName: taxon(r.taxonId).name, placeName: placeName(r.placeId), trunk: trunkNow(r, season) })),
+      (data ?? []).map((r) => ({
+        ...r,
+        taxonName: taxon(r.taxonId).name,
+        placeName: placeName(r.placeId),
+        trunk: trunkNow(r, season),
+      })),
     [data, season, placeName],
   );
   const shown = useMemo(
@@ -112,8 +124,15 @@ export function Register() {
           (place === '' || r.placeId === place) &&
           (method === '' || r.method === method) &&
           (state === '' ||
-            (state === 'due' ? r.growing && r.nextOpens !== null && r.nextOpens <= today : state === 'gone' ? !r.growing : r.growing)) &&
-          (q === '' || `${r.code} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`.toLowerCase().includes(q)),
+            (state === 'due'
+              ? r.growing && r.nextOpens !== null && r.nextOpens <= today
+              : state === 'gone'
+                ? !r.growing
+                : r.growing)) &&
+          (q === '' ||
+            `${r.code} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`
+              .toLowerCase()
+              .includes(q)),
       ),
     [lines, tax, place, method, state, q, today],
   );
@@ -163,13 +182,18 @@ export function Register() {
       <div className="mb-3 grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
         <input
           type="search"
-          className="input col-span-2 sm:w-64"
+          className="input col-span-2 w-full sm:w-64"
           placeholder="Code, name, step, place"
           aria-label="Search cohorts"
           value={value('q')}
           onChange={(e) => set({ q: e.target.value })}
         />
-        <select className="select sm:w-48" aria-label="Taxon" value={tax} onChange={(e) => set({ taxon: e.target.value })}>
+        <select
+          className="select w-full sm:w-48"
+          aria-label="Taxon"
+          value={tax}
+          onChange={(e) => set({ taxon: e.target.value })}
+        >
           <option value="">every taxon</option>
           {TAXA.filter((t) => used.has(t.id)).map((t) => (
             <option key={t.id} value={t.id}>
@@ -177,7 +201,12 @@ export function Register() {
             </option>
           ))}
         </select>
-        <select className="select sm:w-40" aria-label="Place" value={place} onChange={(e) => set({ place: e.target.value })}>
+        <select
+          className="select w-full sm:w-40"
+          aria-label="Place"
+          value={place}
+          onChange={(e) => set({ place: e.target.value })}
+        >
           <option value="">every place</option>
           {places.map((p) => (
             <option key={p.id} value={p.id}>
@@ -185,12 +214,22 @@ export function Register() {
             </option>
           ))}
         </select>
-        <select className="select sm:w-36" aria-label="Method" value={method} onChange={(e) => set({ method: e.target.value })}>
+        <select
+          className="select w-full sm:w-36"
+          aria-label="Method"
+          value={method}
+          onChange={(e) => set({ method: e.target.value })}
+        >
           <option value="">every method</option>
           <option value="seed">seed</option>
           <option value="cutting">cutting</option>
         </select>
-        <select className="select sm:w-36" aria-label="State" value={state} onChange={(e) => set({ state: e.target.value })}>
+        <select
+          className="select w-full sm:w-36"
+          aria-label="State"
+          value={state}
+          onChange={(e) => set({ state: e.target.value })}
+        >
           <option value="">every state</option>
           <option value="due">work due</option>
           <option value="growing">growing</option>
@@ -220,7 +259,11 @@ export function Register() {
                       aria-sort={sort === h.id ? 'ascending' : sort === `-${h.id}` ? 'descending' : 'none'}
                       className={`p-0 ${WIDTHS[h.id] ?? ''} ${['live', 'trunk'].includes(h.id) ? 'text-right' : ''}`}
                     >
-                      <button type="button" className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold" onClick={() => order(h.id)}>
+                      <button
+                        type="button"
+                        className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold"
+                        onClick={() => order(h.id)}
+                      >
                         {String(h.column.columnDef.header)}
                         {sort === h.id && <ArrowUp size={15} />}
                         {sort === `-${h.id}` && <ArrowDown size={15} />}
@@ -232,11 +275,22 @@ export function Register() {
             </thead>
             <tbody className="divide-y divide-base-300 max-md:block">
               {rows.map(({ original: r }) => (
-                <tr key={r.id} className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3">
+                <tr
+                  key={r.id}
+                  className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3"
+                >
                   <td className="px-3 py-2 max-md:p-0">
                     <Link to={`/cohorts/${r.id}`} className="flex items-center gap-3 font-bold">
-                      <Section rings={r.rings} season={season} containerId={r.container} target={r.goalCaliper} size={38} />
-                      <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">{r.code}</span>
+                      <Section
+                        rings={r.rings}
+                        season={season}
+                        containerId={r.container}
+                        target={r.goalCaliper}
+                        size={38}
+                      />
+                      <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">
+                        {r.code}
+                      </span>
                       <span className="soft font-normal md:hidden">{r.taxonName}</span>
                     </Link>
                   </td>
@@ -244,12 +298,14 @@ export function Register() {
                     {r.taxonName}
                     <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
                   </td>
-                  <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">{countWords(r)}</td>
+                  <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">
+                    {countWords(r)}
+                  </td>
                   <td className="px-3 text-right whitespace-nowrap max-md:hidden">
                     {r.trunk > 0 ? `${r.trunk.toFixed(0)} mm` : ''}
                     {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
                   </td>
-                  <td className="px-3 max-md:hidden">{r.startedSaid}</td>
+                  <td className="px-3 max-md:hidden">{saidDate(r.startedSaid, today)}</td>
                   <td className="px-3 max-md:hidden">
                     {r.placeName}
                     <span className="soft block truncate text-sm">{container(r.container).name}</span>
@@ -265,13 +321,23 @@ export function Register() {
       )}
       {pages > 1 && (
         <nav aria-label="Pages" className="mt-3 flex items-center gap-3">
-          <button type="button" className="btn btn-outline" disabled={page === 0} onClick={() => set({ page: String(page) })}>
+          <button
+            type="button"
+            className="btn btn-outline"
+            disabled={page === 0}
+            onClick={() => set({ page: String(page) })}
+          >
             Before
           </button>
           <span>
             {page + 1} of {pages}
           </span>
-          <button type="button" className="btn btn-outline" disabled={page + 1 >= pages} onClick={() => set({ page: String(page + 2) })}>
+          <button
+            type="button"
+            className="btn btn-outline"
+            disabled={page + 1 >= pages}
+            onClick={() => set({ page: String(page + 2) })}
+          >
             Next
           </button>
         </nav>

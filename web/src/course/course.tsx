@@ -37,13 +37,18 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
         {step.nextTime && <p className="text-sm text-info">Next time: {step.nextTime}</p>}
         {step.rootCut && step.status === 'planned' && step.rootCut.take < step.rootCut.wanted && (
           <p className="text-sm text-warning">
-            Root cut held to {Math.round(step.rootCut.take * 100)} % of the {Math.round(step.rootCut.wanted * 100)} % wanted
+            Root cut held to {Math.round(step.rootCut.take * 100)} % of the{' '}
+            {Math.round(step.rootCut.wanted * 100)} % wanted
           </p>
         )}
       </div>
       <p className="w-56 text-right whitespace-nowrap max-sm:w-auto max-sm:text-left">
-        <span className={`mr-2 text-sm font-semibold ${hot ? 'text-accent' : 'soft'}`}>{STANDING_WORDS[now]}</span>
-        {step.doneOn ? shortDate(step.doneOn, today) : step.opens && dateSpan(step.opens, step.closes!, today)}
+        <span className={`mr-2 text-sm font-semibold ${hot ? 'text-accent' : 'soft'}`}>
+          {STANDING_WORDS[now]}
+        </span>
+        {step.doneOn
+          ? shortDate(step.doneOn, today)
+          : step.opens && dateSpan(step.opens, step.closes!, today)}
       </p>
       <span className="flex min-w-52 justify-end gap-2 max-sm:w-full max-sm:justify-start">
         {hot && (
@@ -52,12 +57,20 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
           </button>
         )}
         {may && step.status === 'planned' && step.ready && (
-          <button type="button" className="btn btn-ghost border border-base-300" onClick={() => open({ kind: 'put off', step })}>
+          <button
+            type="button"
+            className="btn btn-ghost border border-base-300"
+            onClick={() => open({ kind: 'put off', step })}
+          >
             Not yet
           </button>
         )}
         {step.reasons.length > 0 && (
-          <button type="button" className="btn btn-ghost border border-base-300" onClick={() => open({ kind: 'why', step })}>
+          <button
+            type="button"
+            className="btn btn-ghost border border-base-300"
+            onClick={() => open({ kind: 'why', step })}
+          >
             Why<span className="sr-only">, {step.title}</span>
           </button>
         )}
@@ -75,7 +88,8 @@ function Changes({ changes, today }: { changes: PlanChange[]; today: string }) {
         <li key={c.id} className="py-2.5">
           <p>
             <span className="soft mr-2">{shortDate(c.at, today)}</span>
-            <strong>{c.title}</strong>: <s className="soft">{span(c.wasOpens, c.wasCloses)}</s> → {span(c.nowOpens, c.nowCloses)}
+            <strong>{c.title}</strong>: <s className="soft">{span(c.wasOpens, c.wasCloses)}</s> →{' '}
+            {span(c.nowOpens, c.nowCloses)}
           </p>
           <p className="soft text-sm">
             {c.cause}
@@ -97,7 +111,7 @@ export function CoursePart() {
   const ahead = course.steps.filter((s) => s.status === 'planned' || s.status === 'none');
   const past = course.steps.filter((s) => s.status === 'done' || s.status === 'dropped');
   return (
-    <div className="grid gap-7">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-7">
       <section className="card-plain p-4" aria-label="Timeline">
         <Timeline
           steps={course.steps}
@@ -110,7 +124,11 @@ export function CoursePart() {
       <section>
         <header className="flex flex-wrap items-baseline justify-between gap-2">
           <h2 className="text-xl">Ahead</h2>
-          <a className="btn btn-ghost gap-2 border border-base-300" href={`/api/cohorts/${cohort.id}/course.ics`} download>
+          <a
+            className="btn btn-ghost gap-2 border border-base-300"
+            href={`/api/cohorts/${cohort.id}/course.ics`}
+            download
+          >
             <CalendarArrowDown size={18} /> To my calendar
           </a>
         </header>
@@ -133,8 +151,12 @@ export function CoursePart() {
         <h2 className="mb-1 text-xl">What moved</h2>
         <Changes changes={changes} today={today} />
       </section>
-      {open?.kind === 'record' && <RecordSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />}
-      {open?.kind === 'put off' && <PutOffSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />}
+      {open?.kind === 'record' && (
+        <RecordSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />
+      )}
+      {open?.kind === 'put off' && (
+        <PutOffSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />
+      )}
       {open?.kind === 'why' && (
         <Why
           title={`${cohort.code} · ${open.step.title}${open.step.container ? ` (${container(open.step.container).name})` : ''}`}

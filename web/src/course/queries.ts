@@ -3,6 +3,12 @@ import type { CohortCourse, PlanChange } from '@gonimos/contract/course';
 import { get } from '../shared/api';
 
 export const useCourse = (cohortId: string) =>
-  useQuery({ queryKey: ['cohort', cohortId, 'course'], queryFn: () => get<CohortCourse>(`/cohorts/${cohortId}/course`) });
+  useQuery({
+    queryKey: ['cohort', cohortId, 'course'],
+    queryFn: () => get<CohortCourse>(`/cohorts/${cohortId}/course`),
+  });
 export const useChanges = (cohortId: string) =>
-  useQuery({ queryKey: ['cohort', cohortId, 'changes'], queryFn: () => get<PlanChange[]>(`/cohorts/${cohortId}/changes`) });
+  useQuery({
+    queryKey: ['cohort', cohortId, 'changes'],
+    queryFn: () => get<PlanChange[]>(`/cohorts/${cohortId}/changes`),
+  });

@@ -55,7 +55,10 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
   const x = (iso: string) => GUTTER + (daysBetween(first, iso) / days) * (width - GUTTER - 110);
   let y = HEAD;
   const lanes = LANES.map((lane) => {
-    const placed = pack(steps.filter((s) => s.lane === lane.id), x);
+    const placed = pack(
+      steps.filter((s) => s.lane === lane.id),
+      x,
+    );
     const top = y;
     const height = (Math.max(0, ...placed.map((p) => p.row)) + 1) * ROW + 12;
     y += height;
@@ -67,8 +70,14 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
     return { fill: 'var(--celadon)', line: 'var(--color-primary)' };
   };
   return (
-    <div ref={ref} className="overflow-x-auto" tabIndex={0} role="region" aria-label="Course timeline, scrolls sideways">
-      <svg width={width} height={y + 6} className="block">
+    <div
+      ref={ref}
+      className="overflow-x-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Course timeline, scrolls sideways"
+    >
+      <svg width={width} height={y + 20} className="block">
         {Array.from({ length: years + 1 }, (_, i) => `${Number(first.slice(0, 4)) + i}-01-01`).map((iso) => (
           <g key={iso}>
             <line x1={x(iso)} x2={x(iso)} y1={HEAD - 6} y2={y} stroke="var(--color-base-300)" />
@@ -108,12 +117,33 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
                   ) : (
                     <>
                       {step.opensEarly && step.opensLate && (
-                        <line x1={x(step.opensEarly)} x2={x(step.opensLate)} y1={cy} y2={cy} stroke={c.line} strokeWidth={1.5} />
+                        <line
+                          x1={x(step.opensEarly)}
+                          x2={x(step.opensLate)}
+                          y1={cy}
+                          y2={cy}
+                          stroke={c.line}
+                          strokeWidth={1.5}
+                        />
                       )}
-                      <rect x={a} y={cy - 6} width={Math.max(8, b - a)} height={12} rx={3} fill={c.fill} stroke={c.line} strokeWidth={1.2} />
+                      <rect
+                        x={a}
+                        y={cy - 6}
+                        width={Math.max(8, b - a)}
+                        height={12}
+                        rx={3}
+                        fill={c.fill}
+                        stroke={c.line}
+                        strokeWidth={1.2}
+                      />
                     </>
                   )}
-                  <text x={Math.max(b, a + 8) + 6} y={cy + 4.5} fontSize={13} fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}>
+                  <text
+                    x={Math.max(b, a + 8) + 6}
+                    y={cy + 4.5}
+                    fontSize={13}
+                    fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
+                  >
                     {label}
                   </text>
                 </g>
@@ -122,7 +152,14 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
           </g>
         ))}
         <line x1={x(today)} x2={x(today)} y1={HEAD - 4} y2={y} stroke="var(--color-accent)" strokeWidth={2} />
-        <text x={x(today)} y={HEAD - 8} fontSize={12} fontWeight={700} textAnchor="middle" fill="var(--color-accent)">
+        <text
+          x={x(today)}
+          y={y + 14}
+          fontSize={13}
+          fontWeight={700}
+          textAnchor="middle"
+          fill="var(--color-accent)"
+        >
           today
         </text>
       </svg>

@@ -11,8 +11,10 @@ FM-37,Acer campestre,"Seed-raised broadleaf, in baskets",Cold frame,seed flat 40
 function useImport() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (b: { id: string; csv: string; confirm: boolean }) => call<ImportReport>('POST', '/files/cohorts', b),
-    onSuccess: (_, b) => (b.confirm ? client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }) : undefined),
+    mutationFn: (b: { id: string; csv: string; confirm: boolean }) =>
+      call<ImportReport>('POST', '/files/cohorts', b),
+    onSuccess: (_, b) =>
+      b.confirm ? client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }) : undefined,
   });
 }
 
@@ -36,8 +38,8 @@ export function Import() {
       <header>
         <h1 className="text-3xl">Cohorts from CSV</h1>
         <p className="soft mt-1 max-w-prose">
-          One cohort a line. Taxon, programme, place and container go by their names here. Nothing is written before you
-          have seen every line.
+          One cohort a line. Taxon, programme, place and container go by their names here. Nothing is written
+          before you have seen every line.
         </p>
       </header>
       <div className="flex flex-wrap gap-3">
@@ -58,10 +60,19 @@ export function Import() {
         <label htmlFor="csv" className="mb-1 block font-semibold">
           Or paste it
         </label>
-        <textarea id="csv" className="textarea font-mono text-sm" rows={6} value={csv} spellCheck={false} onChange={(e) => read(e.target.value)} />
+        <textarea
+          id="csv"
+          className="textarea w-full font-mono text-sm"
+          rows={6}
+          value={csv}
+          spellCheck={false}
+          onChange={(e) => read(e.target.value)}
+        />
       </div>
       {error && <Trouble>{error.message}</Trouble>}
-      {report?.faults.map((f) => <Trouble key={f}>{f}</Trouble>)}
+      {report?.faults.map((f) => (
+        <Trouble key={f}>{f}</Trouble>
+      ))}
       {report && report.lines.length > 0 && (
         <section className="grid gap-3" aria-live="polite">
           <h2 className="text-xl">
@@ -69,13 +80,24 @@ export function Import() {
               ? `${write.data.written} cohort${write.data.written === 1 ? '' : 's'} entered`
               : `${report.good} good, ${report.bad} with faults`}
           </h2>
-          <div className="card-plain overflow-x-auto" tabIndex={0} role="region" aria-label="Lines of the file">
+          <div
+            className="card-plain overflow-x-auto"
+            tabIndex={0}
+            role="region"
+            aria-label="Lines of the file"
+          >
             <table className="w-full">
               <thead>
                 <tr className="soft border-b border-base-300 text-left">
-                  <th scope="col" className="px-4 py-2 font-semibold">Line</th>
-                  <th scope="col" className="px-3 font-semibold">Code</th>
-                  <th scope="col" className="px-3 font-semibold">What</th>
+                  <th scope="col" className="px-4 py-2 font-semibold">
+                    Line
+                  </th>
+                  <th scope="col" className="px-3 font-semibold">
+                    Code
+                  </th>
+                  <th scope="col" className="px-3 font-semibold">
+                    What
+                  </th>
                 </tr>
               </thead>
               <tbody className="divide-y divide-base-300">
@@ -112,7 +134,9 @@ export function Import() {
               disabled={report.good === 0 || write.isPending}
               onClick={() => write.mutate({ id: id.current, csv, confirm: true })}
             >
-              {write.isPending ? 'Entering …' : `Enter the ${report.good} good line${report.good === 1 ? '' : 's'}`}
+              {write.isPending
+                ? 'Entering …'
+                : `Enter the ${report.good} good line${report.good === 1 ? '' : 's'}`}
             </button>
           )}
         </section>

@@ -12,7 +12,13 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
   const add = useAddEntry(cohort.id);
   const id = useRef(newId());
   const form = useForm({
-    defaultValues: { type: 'lost' as (typeof BY_HAND)[number], on: today, count: '', cause: 'unknown', note: '' },
+    defaultValues: {
+      type: 'lost' as (typeof BY_HAND)[number],
+      on: today,
+      count: '',
+      cause: 'unknown',
+      note: '',
+    },
   });
   const type = form.watch('type');
   const caused = type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
@@ -37,10 +43,20 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
           </select>
         </Field>
         <Field label="Day" error={errors.on?.message}>
-          <input type="date" className="input" max={today} {...form.register('on', { required: 'is missing' })} />
+          <input
+            type="date"
+            className="input"
+            max={today}
+            {...form.register('on', { required: 'is missing' })}
+          />
         </Field>
         <Field label={type === 'recount' ? 'Plants found' : 'How many'} error={errors.count?.message}>
-          <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count', { required: 'is missing' })} />
+          <input
+            className="input"
+            inputMode="numeric"
+            autoComplete="off"
+            {...form.register('count', { required: 'is missing' })}
+          />
         </Field>
         {caused && (
           <Field label={type === 'culled' ? 'Reason' : 'Cause'}>

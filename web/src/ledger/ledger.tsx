@@ -13,7 +13,8 @@ import { PartPlants } from './part-plants';
 import { useLedger, useReverse } from './queries';
 
 const signed = (e: EntryRow) => {
-  if (['lost', 'culled', 'split_out', 'promoted', 'sold', 'given', 'lost_before_emergence'].includes(e.type)) return `−${e.count}`;
+  if (['lost', 'culled', 'split_out', 'promoted', 'sold', 'given', 'lost_before_emergence'].includes(e.type))
+    return `−${e.count}`;
   if (['started', 'emerged', 'split_in'].includes(e.type)) return `+${e.count}`;
   return String(e.count);
 };
@@ -44,12 +45,24 @@ export function LedgerPart() {
         <table className="w-full border-collapse">
           <thead>
             <tr className="soft border-b border-base-300 text-left">
-              <th scope="col" className="px-4 py-3 font-semibold">Day</th>
-              <th scope="col" className="px-3 font-semibold">What</th>
-              <th scope="col" className="px-3 text-right font-semibold">Count</th>
-              <th scope="col" className="px-3 text-right font-semibold">Alive after</th>
-              <th scope="col" className="px-3 font-semibold max-sm:hidden">By</th>
-              <th scope="col" className="px-3"><span className="sr-only">Reverse</span></th>
+              <th scope="col" className="px-4 py-3 font-semibold">
+                Day
+              </th>
+              <th scope="col" className="px-3 font-semibold">
+                What
+              </th>
+              <th scope="col" className="px-3 text-right font-semibold">
+                Count
+              </th>
+              <th scope="col" className="px-3 text-right font-semibold">
+                Alive after
+              </th>
+              <th scope="col" className="px-3 font-semibold max-sm:hidden">
+                By
+              </th>
+              <th scope="col" className="px-3">
+                <span className="sr-only">Reverse</span>
+              </th>
             </tr>
           </thead>
           <tbody className="divide-y divide-base-300">
@@ -65,9 +78,15 @@ export function LedgerPart() {
                     </span>
                     {e.cause && <span className="soft">, {e.cause}</span>}
                     {e.note && <span className="soft block text-sm">{e.note}</span>}
-                    {e.reversedBy && <span className="block text-sm font-semibold">reversed; both entries are kept</span>}
+                    {e.reversedBy && (
+                      <span className="block text-sm font-semibold">reversed; both entries are kept</span>
+                    )}
                   </td>
-                  <td className={`px-3 text-right font-semibold whitespace-nowrap ${e.reversedBy ? 'line-through' : signed(e).startsWith('−') ? 'text-error' : ''}`}>{signed(e)}</td>
+                  <td
+                    className={`px-3 text-right font-semibold whitespace-nowrap ${e.reversedBy ? 'line-through' : signed(e).startsWith('−') ? 'text-error' : ''}`}
+                  >
+                    {signed(e)}
+                  </td>
                   <td className="px-3 text-right">{e.liveAfter ?? ''}</td>
                   <td className="soft px-3 max-sm:hidden">{e.by}</td>
                   <td className="px-3 text-right">
@@ -78,7 +97,11 @@ export function LedgerPart() {
                         disabled={reverse.isPending}
                         onClick={() => reverse.mutate(e.id)}
                       >
-                        Reverse<span className="sr-only"> {ENTRY_WORDS[e.type]} {e.count}</span>
+                        Reverse
+                        <span className="sr-only">
+                          {' '}
+                          {ENTRY_WORDS[e.type]} {e.count}
+                        </span>
                       </button>
                     )}
                   </td>

@@ -13,7 +13,9 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
   const split = useSplit(cohort.id);
   const promote = usePromote(cohort.id);
   const ids = useRef({ split: newId(), cohort: newId(), promote: newId() });
-  const part = useForm({ defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' } });
+  const part = useForm({
+    defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' },
+  });
   const one = useForm({ defaultValues: { tag: `${cohort.code}·01`, note: '' } });
   const again = () => (ids.current = { split: newId(), cohort: newId(), promote: newId() });
   return (
@@ -31,7 +33,12 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         <h3 className="text-lg">Split off</h3>
         {split.error && <Trouble>{split.error.message}</Trouble>}
         <Field label="How many" error={part.formState.errors.count?.message}>
-          <input className="input" inputMode="numeric" autoComplete="off" {...part.register('count', { required: 'is missing' })} />
+          <input
+            className="input"
+            inputMode="numeric"
+            autoComplete="off"
+            {...part.register('count', { required: 'is missing' })}
+          />
         </Field>
         <Field label="New code">
           <input className="input" autoComplete="off" {...part.register('newCode')} />
@@ -52,7 +59,9 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       <form
         className="mt-8 grid gap-4 border-t border-base-300 pt-5"
         noValidate
-        onSubmit={one.handleSubmit((v) => promote.mutate({ ...v, id: ids.current.promote }, { onSuccess: onClose, onError: again }))}
+        onSubmit={one.handleSubmit((v) =>
+          promote.mutate({ ...v, id: ids.current.promote }, { onSuccess: onClose, onError: again }),
+        )}
       >
         <h3 className="text-lg">Promote one plant</h3>
         {promote.error && <Trouble>{promote.error.message}</Trouble>}

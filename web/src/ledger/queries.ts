@@ -5,8 +5,13 @@ import { useCohortWrite } from '../records/queries';
 import { call, get, newId } from '../shared/api';
 
 export const useLedger = (cohortId: string) =>
-  useQuery({ queryKey: ['cohort', cohortId, 'ledger'], queryFn: () => get<EntryRow[]>(`/cohorts/${cohortId}/ledger`) });
+  useQuery({
+    queryKey: ['cohort', cohortId, 'ledger'],
+    queryFn: () => get<EntryRow[]>(`/cohorts/${cohortId}/ledger`),
+  });
 export const useAddEntry = (cohortId: string) =>
   useCohortWrite((e: NewEntry) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, e));
 export const useReverse = () =>
-  useCohortWrite((entryId: string) => call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id: newId(), note: '' }));
+  useCohortWrite((entryId: string) =>
+    call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id: newId(), note: '' }),
+  );

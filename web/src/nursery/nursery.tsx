@@ -106,7 +106,11 @@ function Places() {
               {p.cohorts} cohort{p.cohorts === 1 ? '' : 's'}
             </span>
             {may && (
-              <button type="button" className="btn btn-ghost border border-base-300" onClick={() => setOpen(p)}>
+              <button
+                type="button"
+                className="btn btn-ghost border border-base-300"
+                onClick={() => setOpen(p)}
+              >
                 Change<span className="sr-only"> {p.name}</span>
               </button>
             )}
@@ -120,7 +124,9 @@ function Places() {
 
 function SiteForm({ nursery }: { nursery: Data }) {
   const edit = useEditNursery();
-  const form = useForm<SiteInputs & { name: string }>({ defaultValues: { name: nursery.name, ...siteInputs(nursery) } });
+  const form = useForm<SiteInputs & { name: string }>({
+    defaultValues: { name: nursery.name, ...siteInputs(nursery) },
+  });
   const { errors } = form.formState;
   const send = form.handleSubmit((v) =>
     edit.mutate(
@@ -199,7 +205,12 @@ function People() {
           <input className="input" autoComplete="off" {...form.register('name')} />
         </Field>
         <Field label="Password">
-          <input className="input" type="password" autoComplete="new-password" {...form.register('password')} />
+          <input
+            className="input"
+            type="password"
+            autoComplete="new-password"
+            {...form.register('password')}
+          />
         </Field>
         <Field label="Role">
           <select className="select" {...form.register('role')}>

@@ -25,7 +25,9 @@ export const useEditPlace = () =>
   useUpheaval(({ id, ...p }: EditPlace & { id: string }) => call<Place>('PUT', `/places/${id}`, p));
 export const useNewPerson = () => useUpheaval((p: NewPerson) => call<Person>('POST', '/people', p));
 export const useEditPerson = () =>
-  useUpheaval(({ id, ...p }: { id: string; version: number; role: Role }) => call<Person>('PUT', `/people/${id}`, p));
+  useUpheaval(({ id, ...p }: { id: string; version: number; role: Role }) =>
+    call<Person>('PUT', `/people/${id}`, p),
+  );
 
 /** The day it is at the nursery. */
 export const useToday = (): string => useNursery().data?.today ?? '';

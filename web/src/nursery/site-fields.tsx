@@ -17,13 +17,23 @@ export interface SiteInputs {
 const number = (t: string) => Number((t ?? '').replace(',', '.'));
 
 export const toSite = (v: SiteInputs) => ({
-  ...{ latitude: number(v.latitude), longitude: number(v.longitude), elevation: number(v.elevation), timeZone: v.timeZone },
+  ...{
+    latitude: number(v.latitude),
+    longitude: number(v.longitude),
+    elevation: number(v.elevation),
+    timeZone: v.timeZone,
+  },
   ...{ tmin: v.tmin.map(number), tmax: v.tmax.map(number) },
   ...{ spreadWinter: number(v.spreadWinter), spreadSummer: number(v.spreadSummer) },
 });
 
 export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
-  ...{ latitude: String(s.latitude), longitude: String(s.longitude), elevation: String(s.elevation), timeZone: s.timeZone },
+  ...{
+    latitude: String(s.latitude),
+    longitude: String(s.longitude),
+    elevation: String(s.elevation),
+    timeZone: s.timeZone,
+  },
   ...{ tmin: s.tmin.map(String), tmax: s.tmax.map(String) },
   ...{ spreadWinter: String(s.spreadWinter), spreadSummer: String(s.spreadSummer) },
 });
@@ -60,8 +70,18 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
           {months.map((m, i) => (
             <div key={m} className="card-plain p-2">
               <p className="soft mb-1 text-sm">{m}</p>
-              <input className="input mb-1 min-h-10 px-2" aria-label={`${m}, mean minimum`} inputMode="decimal" {...reg(`tmin.${i}`)} />
-              <input className="input min-h-10 px-2" aria-label={`${m}, mean maximum`} inputMode="decimal" {...reg(`tmax.${i}`)} />
+              <input
+                className="input mb-1 min-h-10 w-full px-2"
+                aria-label={`${m}, mean minimum`}
+                inputMode="decimal"
+                {...reg(`tmin.${i}`)}
+              />
+              <input
+                className="input min-h-10 w-full px-2"
+                aria-label={`${m}, mean maximum`}
+                inputMode="decimal"
+                {...reg(`tmax.${i}`)}
+              />
             </div>
           ))}
         </div>

@@ -12,7 +12,12 @@ interface Inputs extends SiteInputs {
 
 /** A temperate year to begin from; the owner puts their own in its place. */
 const ORDINARY = siteInputs({
-  ...{ latitude: 50, longitude: 0, elevation: 100, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+  ...{
+    latitude: 50,
+    longitude: 0,
+    elevation: 100,
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  },
   tmin: [0, 0, 2, 4, 7, 10, 12, 12, 9, 6, 3, 1],
   tmax: [7, 8, 11, 14, 18, 21, 23, 23, 20, 15, 10, 7],
   ...{ spreadWinter: 3, spreadSummer: 2.3 },
@@ -40,7 +45,9 @@ export function FirstOwner() {
   return (
     <main className="mx-auto max-w-3xl px-5 py-10">
       <h1 className="text-4xl">A new nursery</h1>
-      <p className="soft mt-2 mb-6 text-lg">Its climate decides every window, so it comes first. All of it can be changed later.</p>
+      <p className="soft mt-2 mb-6 text-lg">
+        Its climate decides every window, so it comes first. All of it can be changed later.
+      </p>
       <form className="grid gap-5" onSubmit={send} noValidate>
         {make.error && <Trouble>{make.error.message}</Trouble>}
         <div className="grid gap-4 sm:grid-cols-3">
@@ -51,7 +58,12 @@ export function FirstOwner() {
             <input className="input" autoComplete="username" {...form.register('name')} />
           </Field>
           <Field label="Password" hint="10 letters or more" error={errors.password?.message}>
-            <input className="input" type="password" autoComplete="new-password" {...form.register('password')} />
+            <input
+              className="input"
+              type="password"
+              autoComplete="new-password"
+              {...form.register('password')}
+            />
           </Field>
         </div>
         <SiteFields register={form.register} errors={errors} />

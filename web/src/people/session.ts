@@ -18,7 +18,7 @@ function useEnter<T>(send: (input: T) => Promise<Session>) {
   return useMutation({
     mutationFn: send,
     onSuccess: (session) => {
-      client.clear();
+      client.removeQueries({ predicate: (q) => q.queryKey[0] !== KEY[0] });
       client.setQueryData(KEY, keepToken(session));
     },
   });
@@ -28,13 +28,9 @@ export const useEnterDemo = () => useEnter((role: Role) => call<Session>('POST',
 export const useFirstOwner = () => useEnter((input: FirstOwner) => call<Session>('POST', '/owner', input));
 
 export function useSignOut() {
-  const client = useQueryClient();
   return useMutation({
     mutationFn: () => call<void>('POST', '/session/end', {}),
-    onSuccess: async () => {
-      client.clear();
-      await client.invalidateQueries({ queryKey: KEY });
-      window.location.assign('/');
-    },
+    // a new page forgets everything this one held
+    onSuccess: () => window.location.assign('/'),
   });
 }

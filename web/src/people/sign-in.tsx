@@ -53,7 +53,12 @@ export function SignIn() {
             <input className="input" autoComplete="username" {...form.register('name')} />
           </Field>
           <Field label="Password" error={errors.password?.message}>
-            <input className="input" type="password" autoComplete="current-password" {...form.register('password')} />
+            <input
+              className="input"
+              type="password"
+              autoComplete="current-password"
+              {...form.register('password')}
+            />
           </Field>
           {sign.error && <Trouble>{sign.error.message}</Trouble>}
           <button className="btn btn-primary btn-tall" disabled={sign.isPending}>

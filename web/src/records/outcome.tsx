@@ -37,11 +37,17 @@ export function Outcome({ result, today, onClose }: { result: Result; today: str
                 <p className="flex flex-wrap justify-between gap-x-3 font-semibold">
                   {m.title}
                   <span className={m.days !== null && m.days > 0 ? 'text-accent' : 'text-primary'}>
-                    {m.days === null ? 'changed' : `${Math.abs(m.days)} days ${m.days > 0 ? 'later' : 'earlier'}`}
+                    {m.days === null
+                      ? 'changed'
+                      : `${Math.abs(m.days)} days ${m.days > 0 ? 'later' : 'earlier'}`}
                   </span>
                 </p>
                 <p className="text-sm">
-                  {m.was.opens && m.was.closes ? <s className="soft">{dateSpan(m.was.opens, m.was.closes, today)}</s> : <s className="soft">no date</s>}{' '}
+                  {m.was.opens && m.was.closes ? (
+                    <s className="soft">{dateSpan(m.was.opens, m.was.closes, today)}</s>
+                  ) : (
+                    <s className="soft">no date</s>
+                  )}{' '}
                   → {m.now.opens && m.now.closes ? dateSpan(m.now.opens, m.now.closes, today) : 'no date'}
                 </p>
                 {m.because && <p className="soft text-sm">because: {readable(m.because.text, today)}</p>}

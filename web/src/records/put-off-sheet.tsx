@@ -7,7 +7,14 @@ import { Sheet } from '../shared/sheet';
 import { Outcome } from './outcome';
 import { usePutOff } from './queries';
 
-const REASONS = ['no time', 'pots or mix not here', 'plants too weak', 'weather', 'not ready yet', 'buds not moving'];
+const REASONS = [
+  'no time',
+  'pots or mix not here',
+  'plants too weak',
+  'weather',
+  'not ready yet',
+  'buds not moving',
+];
 
 interface Props {
   step: { cohortId: string; code: string; stepKey: string; title: string };
@@ -42,21 +49,40 @@ export function PutOffSheet({ step, today, onClose }: Props) {
         <form className="grid gap-5" onSubmit={send} noValidate>
           {fault && <Trouble>{fault}</Trouble>}
           <Field label="Put off until" error={errors.until?.message}>
-            <input type="date" className="input" min={addDays(today, 1)} {...form.register('until', { required: 'is missing' })} />
+            <input
+              type="date"
+              className="input"
+              min={addDays(today, 1)}
+              {...form.register('until', { required: 'is missing' })}
+            />
           </Field>
           <div className="flex flex-wrap gap-2">
             {[7, 14, 28].map((n) => (
-              <button key={n} type="button" className="btn btn-outline" onClick={() => form.setValue('until', addDays(today, n))}>
+              <button
+                key={n}
+                type="button"
+                className="btn btn-outline"
+                onClick={() => form.setValue('until', addDays(today, n))}
+              >
                 {n / 7} week{n > 7 ? 's' : ''}
               </button>
             ))}
           </div>
           <Field label="Why" hint="kept with the step and shown" error={errors.reason?.message}>
-            <input className="input" autoComplete="off" {...form.register('reason', { required: 'is missing' })} />
+            <input
+              className="input"
+              autoComplete="off"
+              {...form.register('reason', { required: 'is missing' })}
+            />
           </Field>
           <div className="flex flex-wrap gap-2">
             {REASONS.map((r) => (
-              <button key={r} type="button" className="btn btn-outline" onClick={() => form.setValue('reason', r)}>
+              <button
+                key={r}
+                type="button"
+                className="btn btn-outline"
+                onClick={() => form.setValue('reason', r)}
+              >
                 {r}
               </button>
             ))}

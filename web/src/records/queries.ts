@@ -3,7 +3,10 @@ import type { NewRecord, Outcome, PutOffStep, RecordRow } from '@gonimos/contrac
 import { call, get, newId } from '../shared/api';
 
 export const useRecords = (cohortId: string) =>
-  useQuery({ queryKey: ['cohort', cohortId, 'records'], queryFn: () => get<RecordRow[]>(`/cohorts/${cohortId}/records`) });
+  useQuery({
+    queryKey: ['cohort', cohortId, 'records'],
+    queryFn: () => get<RecordRow[]>(`/cohorts/${cohortId}/records`),
+  });
 
 /** After a write about a cohort: its own pages, the register and the round are read again. */
 export function useCohortWrite<T>(send: (input: T) => Promise<Outcome>) {

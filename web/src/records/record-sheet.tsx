@@ -69,7 +69,15 @@ function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
 }
 
 /** One sheet for whatever was done or found: counts, losses by cause, container, sizes, minutes, words. */
-export function RecordSheet({ step, today, onClose }: { step: Recordable; today: string; onClose: () => void }) {
+export function RecordSheet({
+  step,
+  today,
+  onClose,
+}: {
+  step: Recordable;
+  today: string;
+  onClose: () => void;
+}) {
   const op = step.operation ? operation(step.operation) : null;
   const asks = new Set(op?.asks ?? ['sizes']);
   const draftKey = `record ${step.cohortId} ${step.stepKey}`;
@@ -82,7 +90,14 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
       done: '',
       finished: true,
       emerged: '',
-      losses: [{ id: newId(), kind: seed ? 'lost_before_emergence' : 'lost', count: '', cause: seed ? 'eaten' : 'unknown' }],
+      losses: [
+        {
+          id: newId(),
+          kind: seed ? 'lost_before_emergence' : 'lost',
+          count: '',
+          cause: seed ? 'eaten' : 'unknown',
+        },
+      ],
       container: asks.has('container') ? (step.container ?? '') : '',
       ...{ calipers: '', heights: '', vigour: '', minutes: '', note: '', nextTime: '' },
       ...readDraft<Inputs>(draftKey),
@@ -123,7 +138,12 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
       sub={`${step.code} · ${step.live > 0 ? `${step.live} alive` : `${step.pending} sown`}`}
       onClose={onClose}
       foot={
-        <button type="submit" form="record" className="btn btn-primary btn-tall w-full text-lg" disabled={work.isPending}>
+        <button
+          type="submit"
+          form="record"
+          className="btn btn-primary btn-tall w-full text-lg"
+          disabled={work.isPending}
+        >
           {work.isPending ? 'Recording …' : 'Record'}
         </button>
       }
@@ -141,8 +161,8 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
         )}
         {step.rootCut && (
           <p>
-            Take up to <strong>{Math.round(step.rootCut.take * 100)} %</strong> of the root; the limit today is{' '}
-            {Math.round(step.rootCut.limit * 100)} %.
+            Take up to <strong>{Math.round(step.rootCut.take * 100)} %</strong> of the root; the limit today
+            is {Math.round(step.rootCut.limit * 100)} %.
           </p>
         )}
         {fault && <Trouble>{fault}</Trouble>}
@@ -155,7 +175,11 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
           </Field>
         ) : (
           step.stepKey && (
-            <Field label="Plants done" hint={`of ${step.live}; leave empty for all`} error={errors.done?.message}>
+            <Field
+              label="Plants done"
+              hint={`of ${step.live}; leave empty for all`}
+              error={errors.done?.message}
+            >
               <input {...number} placeholder={String(step.live)} {...form.register('done')} />
             </Field>
           )
@@ -166,13 +190,27 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
             const kind = form.watch(`losses.${i}.kind`);
             return (
               <div key={f.row} className="grid grid-cols-[5rem_1fr] gap-2 xs:grid-cols-[5rem_1fr_1fr]">
-                <input {...number} aria-label={`Loss ${i + 1}, how many`} placeholder="0" {...form.register(`losses.${i}.count`)} />
-                <select className="select" aria-label={`Loss ${i + 1}, kind`} {...form.register(`losses.${i}.kind`)}>
+                <input
+                  {...number}
+                  className="input w-full"
+                  aria-label={`Loss ${i + 1}, how many`}
+                  placeholder="0"
+                  {...form.register(`losses.${i}.count`)}
+                />
+                <select
+                  className="select w-full"
+                  aria-label={`Loss ${i + 1}, kind`}
+                  {...form.register(`losses.${i}.kind`)}
+                >
                   {step.pending > 0 && <option value="lost_before_emergence">before it was up</option>}
                   <option value="lost">lost</option>
                   <option value="culled">culled</option>
                 </select>
-                <select className="select col-span-2 xs:col-span-1" aria-label={`Loss ${i + 1}, cause`} {...form.register(`losses.${i}.cause`)}>
+                <select
+                  className="select col-span-2 w-full xs:col-span-1"
+                  aria-label={`Loss ${i + 1}, cause`}
+                  {...form.register(`losses.${i}.cause`)}
+                >
                   {(kind === 'culled' ? CULL_REASONS : CAUSES).map((c) => (
                     <option key={c}>{c}</option>
                   ))}
@@ -180,7 +218,9 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
               </div>
             );
           })}
-          {errors.losses?.message && <p className="text-sm font-semibold text-error">{errors.losses.message}</p>}
+          {errors.losses?.message && (
+            <p className="text-sm font-semibold text-error">{errors.losses.message}</p>
+          )}
           <button
             type="button"
             className="btn btn-ghost justify-self-start border border-base-300"
@@ -195,7 +235,9 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
               {CONTAINERS.map((c) => (
                 <option key={c.id} value={c.id}>
                   {c.name}
-                  {c.wall === 'ground' ? '' : `, ${c.litres < 1 ? c.litres.toFixed(2) : c.litres.toFixed(1)} L`}
+                  {c.wall === 'ground'
+                    ? ''
+                    : `, ${c.litres < 1 ? c.litres.toFixed(2) : c.litres.toFixed(1)} L`}
                 </option>
               ))}
             </select>
@@ -212,7 +254,11 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
           </div>
         )}
         <div className="grid gap-5 xs:grid-cols-2">
-          <Field label="Minutes" hint={step.minutes > 0 ? `planned ${duration(step.minutes)}` : undefined} error={errors.minutes?.message}>
+          <Field
+            label="Minutes"
+            hint={step.minutes > 0 ? `planned ${duration(step.minutes)}` : undefined}
+            error={errors.minutes?.message}
+          >
             <input {...number} {...form.register('minutes')} />
           </Field>
           <Field label="Vigour" error={errors.vigour?.message}>
@@ -229,7 +275,11 @@ export function RecordSheet({ step, today, onClose }: { step: Recordable; today:
         <Field label="Note" error={errors.note?.message}>
           <textarea className="textarea" rows={2} {...form.register('note')} />
         </Field>
-        <Field label="Next time" hint="comes back on the card at the next opening" error={errors.nextTime?.message}>
+        <Field
+          label="Next time"
+          hint="comes back on the card at the next opening"
+          error={errors.nextTime?.message}
+        >
           <input className="input" autoComplete="off" {...form.register('nextTime')} />
         </Field>
         {step.stepKey && (

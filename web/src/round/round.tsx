@@ -28,7 +28,7 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
     step.rootCut ? `take up to ${Math.round(step.rootCut.take * 100)} % of the root` : null,
   ].filter(Boolean);
   return (
-    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_13rem_auto] print:break-inside-avoid">
+    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_13rem_9rem] print:break-inside-avoid">
       <Section
         rings={step.rings}
         season={seasonYear(today)}
@@ -39,7 +39,10 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
       <div className="min-w-0">
         <h3 className="text-[1.06rem]">{step.title}</h3>
         <p className="soft mt-0.5">
-          <Link to={`/cohorts/${step.cohortId}`} className="font-bold text-base-content underline decoration-base-300 underline-offset-4">
+          <Link
+            to={`/cohorts/${step.cohortId}`}
+            className="font-bold text-base-content underline decoration-base-300 underline-offset-4"
+          >
             {step.code}
           </Link>{' '}
           {taxon(step.taxonId).name}, {countWords(step)}
@@ -51,17 +54,33 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
       <div className="col-span-2 sm:col-span-1">
         <WindowBar opens={step.opens} closes={step.closes} today={today} />
       </div>
-      <div className="no-print col-span-2 flex gap-2 sm:col-span-1 sm:flex-col xl:flex-row-reverse">
-        <button type="button" className="btn btn-primary btn-tall grow px-6" onClick={() => open({ kind: 'record', step })}>
-          Record<span className="sr-only"> {step.title}, {step.code}</span>
+      <div className="no-print col-span-2 flex gap-2 sm:col-span-1 sm:flex-col">
+        <button
+          type="button"
+          className="btn btn-primary btn-tall grow px-6 sm:grow-0"
+          onClick={() => open({ kind: 'record', step })}
+        >
+          Record
+          <span className="sr-only">
+            {' '}
+            {step.title}, {step.code}
+          </span>
         </button>
-        <span className="flex gap-2">
+        <span className="grid auto-cols-fr grid-flow-col gap-2">
           {may && (
-            <button type="button" className="btn btn-ghost btn-tall border border-base-300 px-3" onClick={() => open({ kind: 'put off', step })}>
+            <button
+              type="button"
+              className="btn btn-ghost max-sm:btn-tall border border-base-300 px-2 whitespace-nowrap"
+              onClick={() => open({ kind: 'put off', step })}
+            >
               Not yet
             </button>
           )}
-          <button type="button" className="btn btn-ghost btn-tall border border-base-300 px-3" onClick={() => open({ kind: 'why', step })}>
+          <button
+            type="button"
+            className="btn btn-ghost max-sm:btn-tall border border-base-300 px-2"
+            onClick={() => open({ kind: 'why', step })}
+          >
             Why
           </button>
         </span>
@@ -86,13 +105,22 @@ function Beside({ round }: { round: RoundData }) {
           <h2 className="mb-2 text-lg">Have ready</h2>
           <p className="soft mb-2 text-sm">for everything open today</p>
           <dl>
-            {round.ready.map((k) => (
-              <div key={k.what} className="flex justify-between gap-4 py-1">
-                <dt>{k.what}</dt>
-                <dd className="font-bold whitespace-nowrap">{k.amount === null ? '' : `${k.amount.toLocaleString('en-GB')} ${k.unit}`}</dd>
-              </div>
-            ))}
+            {round.ready
+              .filter((k) => !k.tool)
+              .map((k) => (
+                <div key={k.what} className="flex justify-between gap-4 py-1">
+                  <dt>{k.what}</dt>
+                  <dd className="font-bold whitespace-nowrap">{`${k.amount?.toLocaleString('en-GB')} ${k.unit}`}</dd>
+                </div>
+              ))}
           </dl>
+          <p className="mt-2">
+            <span className="soft">Tools:</span>{' '}
+            {round.ready
+              .filter((k) => k.tool)
+              .map((k) => (k.amount !== null && k.amount > 1 ? `${k.amount} × ${k.what}` : k.what))
+              .join(', ')}
+          </p>
         </section>
       )}
       <section>
@@ -101,7 +129,11 @@ function Beside({ round }: { round: RoundData }) {
         <ul className="divide-y divide-base-300">
           {round.watch.map((w) => (
             <li key={w.text} className="py-2">
-              {w.cohortId ? <Link to={`/cohorts/${w.cohortId}`}>{readable(w.text, today)}</Link> : readable(w.text, today)}{' '}
+              {w.cohortId ? (
+                <Link to={`/cohorts/${w.cohortId}`}>{readable(w.text, today)}</Link>
+              ) : (
+                readable(w.text, today)
+              )}{' '}
               <strong className="whitespace-nowrap">{shortDate(w.when, today)}</strong>
             </li>
           ))}
@@ -146,14 +178,20 @@ export function Round() {
               {due.length} open{closing > 0 && `, ${closing} close within ten days`}
             </span>
           </h1>
-          <button type="button" className="no-print btn btn-outline hidden gap-2 sm:flex" onClick={() => window.print()}>
+          <button
+            type="button"
+            className="no-print btn btn-outline hidden gap-2 sm:flex"
+            onClick={() => window.print()}
+          >
             <Printer size={18} /> Print sheet
           </button>
         </header>
         {due.length === 0 && (
           <p className="card-plain soft p-6 text-lg">
             Nothing is due today.{' '}
-            {round.soon[0] ? `The next window opens ${fromNow(round.soon[0].opens, today)}: ${round.soon[0].code}, ${round.soon[0].title}.` : (
+            {round.soon[0] ? (
+              `The next window opens ${fromNow(round.soon[0].opens, today)}: ${round.soon[0].code}, ${round.soon[0].title}.`
+            ) : (
               <Link to="/cohorts/new" className="underline">
                 Start a cohort
               </Link>
@@ -165,7 +203,8 @@ export function Round() {
             <h2 className="mb-2 text-xl">
               {placeName(place)}
               <span className="soft ml-3 font-sans text-base font-normal">
-                {steps.length} step{steps.length === 1 ? '' : 's'}, {duration(steps.reduce((n, s) => n + s.minutes, 0))}
+                {steps.length} step{steps.length === 1 ? '' : 's'},{' '}
+                {duration(steps.reduce((n, s) => n + s.minutes, 0))}
               </span>
             </h2>
             <ul className="grid gap-2.5">
@@ -177,8 +216,12 @@ export function Round() {
         ))}
       </div>
       <Beside round={round} />
-      {open?.kind === 'record' && <RecordSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />}
-      {open?.kind === 'put off' && <PutOffSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />}
+      {open?.kind === 'record' && (
+        <RecordSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />
+      )}
+      {open?.kind === 'put off' && (
+        <PutOffSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />
+      )}
       {open?.kind === 'why' && (
         <Why
           title={`${open.step.code} · ${open.step.title}, ${dateSpan(open.step.opens, open.step.closes, today)}`}

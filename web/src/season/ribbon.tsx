@@ -23,7 +23,12 @@ function phases(s: SeasonOfPlace): Phase[] {
     { name: 'tops at rest', from: null, to: m['bud-swell'], colour: 'var(--rest)' },
     { name: 'swelling', from: m['bud-swell'], to: m['bud-break'], colour: 'var(--slip)' },
     { name: 'first flush', from: m['bud-break'], to: m['flush-hard'], colour: 'var(--celadon)' },
-    { name: 'hardened, growing on', from: m['flush-hard'], to: m['leaf-fall-done'], colour: 'var(--celadon-deep)' },
+    {
+      name: 'hardened, growing on',
+      from: m['flush-hard'],
+      to: m['leaf-fall-done'],
+      colour: 'var(--celadon-deep)',
+    },
     { name: 'at rest', from: m['leaf-fall-done'], to: null, colour: 'var(--rest)' },
   ];
 }
@@ -36,8 +41,10 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
   const x = (iso: string) => (daysBetween(season.from, iso) / days) * width;
   const xd = (day: number) => ((day - toDay(season.from)) / days) * width;
   const edge = (m: Marker | null, fallback: number): [number, number] =>
-    m === null || m.kind === 'no-marker' ? [fallback, fallback] : [xd(m.p10), Math.max(xd(m.p90), xd(m.p10) + 1)];
-  const [top, roots, frost] = small ? [18, 6, 5] : [22, 9, 7];
+    m === null || m.kind === 'no-marker'
+      ? [fallback, fallback]
+      : [xd(m.p10), Math.max(xd(m.p90), xd(m.p10) + 1)];
+  const [top, roots, frost] = small ? [18, 6, 5] : [22, 14, 14];
   const today = Math.min(width - 2, x(season.today));
   const months = Array.from({ length: 12 }, (_, i) => {
     const [y, mo] = [Number(season.from.slice(0, 4)), Number(season.from.slice(5, 7)) - 1 + i];
@@ -98,9 +105,33 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
             fill="var(--bark)"
           />
         )}
+        {!small && m['roots-active'].kind === 'days' && (
+          <text
+            x={Math.max(xd(m['roots-active'].p50) + 7, today + 8)}
+            y={top + roots - 2}
+            fontSize={12}
+            fill="#1c1206"
+          >
+            roots at work
+          </text>
+        )}
         <g transform={`translate(0 ${top + roots + 2})`}>
-          {last.kind === 'days' && <rect width={Math.max(0, xd(last.p90))} height={frost} fill="url(#frost-out)" />}
-          {first.kind === 'days' && <rect x={xd(first.p02)} width={Math.max(0, width - xd(first.p02))} height={frost} fill="url(#frost-in)" />}
+          {last.kind === 'days' && (
+            <rect width={Math.max(0, xd(last.p90))} height={frost} fill="url(#frost-out)" />
+          )}
+          {first.kind === 'days' && (
+            <rect
+              x={xd(first.p02)}
+              width={Math.max(0, width - xd(first.p02))}
+              height={frost}
+              fill="url(#frost-in)"
+            />
+          )}
+          {!small && last.kind === 'days' && toIso(last.p90) >= season.today && (
+            <text x={xd(last.p90) + 5} y={frost - 2} fontSize={12} fill="var(--color-info)">
+              last frost by {shortDate(toIso(last.p90), season.today)}, nine years in ten
+            </text>
+          )}
           <defs>
             <linearGradient id="frost-out">
               <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.75} />
@@ -115,7 +146,16 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
         </g>
         {months.map((iso, i) => (
           <g key={iso}>
-            {i > 0 && <line x1={x(iso)} x2={x(iso)} y1={0} y2={top + roots + frost + 4} stroke="var(--color-base-100)" strokeWidth={1} />}
+            {i > 0 && (
+              <line
+                x1={x(iso)}
+                x2={x(iso)}
+                y1={0}
+                y2={top + roots + frost + 4}
+                stroke="var(--color-base-100)"
+                strokeWidth={1}
+              />
+            )}
             {(!small || i % 2 === 0) && Math.abs(x(iso) + 14 - (tagX + tag / 2)) > tag / 2 + 14 && (
               <text x={x(iso) + 3} y={top + roots + frost + 22} fontSize={13} fill="var(--ink-soft)">
                 {monthName(iso)}
@@ -123,9 +163,30 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
             )}
           </g>
         ))}
-        <line x1={today} x2={today} y1={0} y2={top + roots + frost + 8} stroke="var(--color-base-content)" strokeWidth={2.5} />
-        <rect x={tagX} y={top + roots + frost + 8} width={tag} height={20} rx={4} fill="var(--color-neutral)" />
-        <text x={tagX + tag / 2} y={top + roots + frost + 22} fontSize={13} fontWeight={600} textAnchor="middle" fill="var(--color-neutral-content)">
+        <line
+          x1={today}
+          x2={today}
+          y1={0}
+          y2={top + roots + frost + 8}
+          stroke="var(--color-base-content)"
+          strokeWidth={2.5}
+        />
+        <rect
+          x={tagX}
+          y={top + roots + frost + 8}
+          width={tag}
+          height={20}
+          rx={4}
+          fill="var(--color-neutral)"
+        />
+        <text
+          x={tagX + tag / 2}
+          y={top + roots + frost + 22}
+          fontSize={13}
+          fontWeight={600}
+          textAnchor="middle"
+          fill="var(--color-neutral-content)"
+        >
           {label}
         </text>
       </svg>
@@ -135,7 +196,14 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
 
 /** Says the next marker ahead in words, for screens where the strip is too small to read. */
 export function nextMarker(season: SeasonOfPlace): string | null {
-  const words = { 'bud-swell': 'Bud swell', 'bud-break': 'Bud break', 'last-frost': 'Last frost', 'flush-hard': 'First flush hard', 'first-frost': 'First frost', 'leaf-fall-done': 'Leaf fall' } as const;
+  const words = {
+    'bud-swell': 'Bud swell',
+    'bud-break': 'Bud break',
+    'last-frost': 'Last frost',
+    'flush-hard': 'First flush hard',
+    'first-frost': 'First frost',
+    'leaf-fall-done': 'Leaf fall',
+  } as const;
   const ahead = (Object.keys(words) as (keyof typeof words)[])
     .flatMap((k) => {
       const m = season.markers[k];
@@ -144,4 +212,3 @@ export function nextMarker(season: SeasonOfPlace): string | null {
     .sort((a, b) => a.at - b.at)[0];
   return ahead ? `${words[ahead.k]} expected ${shortDate(toIso(ahead.at), season.today)}` : null;
 }
-

@@ -1,4 +1,4 @@
-import { daysBetween, toDay, yearOf } from '@gonimos/core/calendar';
+import { daysBetween, isIsoDate, toDay, yearOf } from '@gonimos/core/calendar';
 
 const format = (options: Intl.DateTimeFormatOptions) => {
   const f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
@@ -19,6 +19,10 @@ export function dateSpan(from: string, to: string, today: string): string {
   const sameYear = from.slice(0, 4) === to.slice(0, 4);
   return `${sameYear ? dayMonth(from) : dayMonthYear(from)} – ${shortDate(to, today)}`;
 }
+
+/** A start as the grower said it; a plain day is written like any other. */
+export const saidDate = (said: string, today: string): string =>
+  isIsoDate(said) ? shortDate(said, today) : said;
 
 /** "today", "in 5 days", "3 days ago". */
 export function fromNow(iso: string, today: string): string {

@@ -19,6 +19,7 @@ export function Field({ label, hint, error, children, className = '' }: Props) {
       </label>
       {cloneElement(children, {
         id,
+        className: `${String(children.props.className ?? '')} w-full`,
         'aria-invalid': error ? true : undefined,
         'aria-describedby': error || hint ? `${id}-more` : undefined,
       })}
@@ -33,7 +34,10 @@ export function Field({ label, hint, error, children, className = '' }: Props) {
 
 /** What went wrong with a whole form. */
 export const Trouble = ({ children }: { children: ReactNode }) => (
-  <p role="alert" className="rounded-box border border-error/40 bg-error/10 px-4 py-3 font-semibold text-error">
+  <p
+    role="alert"
+    className="rounded-box border border-error/40 bg-error/10 px-4 py-3 font-semibold text-error"
+  >
     {children}
   </p>
 );

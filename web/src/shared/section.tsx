@@ -8,6 +8,8 @@ interface Props {
   containerId: string;
   target: number | null;
   size: number;
+  /** caliper that fills the picture, to compare several; else the largest shown */
+  fullScale?: number;
 }
 
 const outline: Record<Wall, { dash?: string; width: number }> = {
@@ -23,18 +25,30 @@ const outline: Record<Wall, { dash?: string; width: number }> = {
  * what has grown, hairlines for the next three years expected; the target dashed; the container outermost,
  * drawn by its wall.
  */
-export function Section({ rings, season, containerId, target, size }: Props) {
+export function Section({ rings, season, containerId, target, size, fullScale }: Props) {
   const kind = container(containerId);
   const grown = rings.filter((r) => r.season < season);
   const coming = rings.filter((r) => r.season >= season).slice(0, 3);
   const now = grown.at(-1)?.caliper ?? 0;
-  const widest = Math.max(target ?? 0, coming.at(-1)?.caliper ?? 0, now, 6) * 1.12;
+  const widest = fullScale ?? Math.max(target ?? 0, coming.at(-1)?.caliper ?? 0, now, 6) * 1.12;
   const r = (mm: number) => Math.max((mm / widest) * 42, 0.8);
   const line = outline[kind.wall];
-  const common = { fill: 'none', stroke: 'var(--color-base-content)', strokeWidth: line.width, strokeDasharray: line.dash };
+  const common = {
+    fill: 'none',
+    stroke: 'var(--color-base-content)',
+    strokeWidth: line.width,
+    strokeDasharray: line.dash,
+  };
   const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${grown.length} season${grown.length === 1 ? '' : 's'}` : 'not grown yet'}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
   return (
-    <svg viewBox="-50 -50 100 100" width={size} height={size} role="img" aria-label={label} className="shrink-0">
+    <svg
+      viewBox="-50 -50 100 100"
+      width={size}
+      height={size}
+      role="img"
+      aria-label={label}
+      className="shrink-0"
+    >
       {kind.wall === 'ground' || kind.shape === 'box' ? (
         <rect x={-47} y={-47} width={94} height={94} rx={kind.wall === 'ground' ? 2 : 10} {...common} />
       ) : (
@@ -55,7 +69,13 @@ export function Section({ rings, season, containerId, target, size }: Props) {
       ))}
       {now === 0 && <circle r={1.6} fill="var(--wood-line)" />}
       {target !== null && (
-        <circle r={r(target)} fill="none" stroke="var(--color-primary)" strokeWidth={1.5} strokeDasharray="3 2.4" />
+        <circle
+          r={r(target)}
+          fill="none"
+          stroke="var(--color-primary)"
+          strokeWidth={1.5}
+          strokeDasharray="3 2.4"
+        />
       )}
     </svg>
   );

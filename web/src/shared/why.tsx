@@ -25,7 +25,17 @@ const WOULD_CHANGE: Record<string, string> = {
 };
 
 /** The rules behind a date, the numbers they used and where those come from. */
-export function Why({ title, reasons, today, onClose }: { title: string; reasons: Reason[]; today: string; onClose: () => void }) {
+export function Why({
+  title,
+  reasons,
+  today,
+  onClose,
+}: {
+  title: string;
+  reasons: Reason[];
+  today: string;
+  onClose: () => void;
+}) {
   return (
     <Sheet title="Why this date" sub={title} onClose={onClose}>
       <ul className="space-y-5">
@@ -45,7 +55,8 @@ export function Why({ title, reasons, today, onClose }: { title: string; reasons
                         {f.label}
                       </th>
                       <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap">
-                        {isIsoDate(f.value) ? shortDate(f.value, today) : f.value} {f.unit.length < 16 ? f.unit : ''}
+                        {isIsoDate(f.value) ? shortDate(f.value, today) : f.value}{' '}
+                        {f.unit.length < 16 ? f.unit : ''}
                       </td>
                       <td className="soft py-1 text-right">
                         {f.unit.length >= 16 && <span className="block">{f.unit}</span>}

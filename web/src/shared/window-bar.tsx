@@ -33,11 +33,21 @@ export function WindowBar({ opens, closes, today }: Props) {
           strokeWidth={1}
           vectorEffect="non-scaling-stroke"
         />
-        <line x1={pin} x2={pin} y1={1} y2={16} stroke="var(--color-base-content)" strokeWidth={2.5} vectorEffect="non-scaling-stroke" />
+        <line
+          x1={pin}
+          x2={pin}
+          y1={1}
+          y2={16}
+          stroke="var(--color-base-content)"
+          strokeWidth={2.5}
+          vectorEffect="non-scaling-stroke"
+        />
       </svg>
       <p className="mt-0.5 flex justify-between gap-2 text-sm">
         <span className="soft whitespace-nowrap">opened {shortDate(opens, today)}</span>
-        <span className={`font-semibold whitespace-nowrap ${closing ? 'text-accent' : 'text-primary'}`}>{words}</span>
+        <span className={`font-semibold whitespace-nowrap ${closing ? 'text-accent' : 'text-primary'}`}>
+          {words}
+        </span>
       </p>
     </div>
   );
