@@ -9,6 +9,8 @@ import { Refusal } from './problem.ts';
 declare module 'fastify' {
   interface FastifyInstance {
     db: Db;
+    /** what each route declares, for the test that walks them */
+    declared: { method: string; url: string; role: Role | 'anyone' }[];
   }
   interface FastifyContextConfig {
     /** least role that may call the route; every route under /api must say */
@@ -82,8 +84,11 @@ export const mayDo = (person: Person, least: Role): boolean => rank(person.role)
 
 /** Refuses whoever has not the role a route declares, and routes that declare none. */
 export function guardRoles(app: FastifyInstance): void {
+  app.decorate('declared', []);
   app.addHook('onRoute', (r) => {
     if (r.url.startsWith('/api') && !r.config?.role) throw new Error(`route ${r.url} declares no role`);
+    if (r.config?.role && r.method !== 'HEAD')
+      app.declared.push({ method: String(r.method), url: r.url, role: r.config.role });
   });
   app.addHook('preValidation', (request, _reply, done) => {
     const least = request.routeOptions.config.role;

@@ -2,7 +2,7 @@ import { ValidationError, type AnySchema } from 'yup';
 
 const KINDS: Record<string, string> = { number: 'a number', string: 'text', boolean: 'true or false' };
 
-/** Finds values that validation would quietly turn into another kind, such as "12" into 12. */
+/** Finds what validation would quietly drop, or turn into another kind, such as "12" into 12. */
 function* turned(sent: unknown, read: unknown, path: string): Generator<ValidationError> {
   if (sent === null || read === undefined) return;
   if (typeof sent !== 'object') {
@@ -12,7 +12,8 @@ function* turned(sent: unknown, read: unknown, path: string): Generator<Validati
   }
   for (const [key, value] of Object.entries(sent)) {
     const at = Array.isArray(sent) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
-    yield* turned(value, (read as Record<string, unknown> | null)?.[key], at);
+    if (read && !(key in read)) yield new ValidationError('is no field of this request', value, at);
+    else yield* turned(value, (read as Record<string, unknown> | null)?.[key], at);
   }
 }
 

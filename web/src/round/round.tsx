@@ -28,7 +28,7 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
     step.rootCut ? `take up to ${Math.round(step.rootCut.take * 100)} % of the root` : null,
   ].filter(Boolean);
   return (
-    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_13rem_9rem] print:break-inside-avoid">
+    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_14rem_9rem] print:break-inside-avoid">
       <Section
         rings={step.rings}
         season={seasonYear(today)}

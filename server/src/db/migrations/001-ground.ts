@@ -50,7 +50,8 @@ export async function up(knex: Knex): Promise<void> {
       id uuid PRIMARY KEY,
       route text NOT NULL,
       body_hash text NOT NULL,
-      reply jsonb,
+      -- as text: the first answer is given again letter for letter
+      reply json,
       at timestamptz NOT NULL DEFAULT now()
     );
 

@@ -1,0 +1,107 @@
+import { expect } from 'chai';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { fold } from '@gonimos/core/ledger';
+import { migrate, openDatabase } from '../src/db/index.ts';
+import { loadDemo } from '../src/demo/nursery.ts';
+import { readEntries } from '../src/ledger/store.ts';
+import { freshDatabase, id } from './harness.ts';
+
+const WRITES = 500;
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+function serve(url: string, port: number): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: { ...process.env, GONIMOS_DATABASE_URL: url, GONIMOS_PORT: String(port), GONIMOS_DEMO: '1' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  return new Promise((resolve, reject) => {
+    child.stdout!.on('data', (d: Buffer) => d.toString().includes('Gonimos is at') && resolve(child));
+    child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+  });
+}
+
+async function enter(base: string) {
+  const first = await fetch(`${base}/api/session`);
+  const cookieOf = (r: Response) => r.headers.get('set-cookie')!.split(';')[0];
+  const { csrf } = (await first.json()) as { csrf: string };
+  const headers = { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie: cookieOf(first) };
+  const signed = await fetch(`${base}/api/session/demo`, { method: 'POST', headers, body: '{"role":"grower"}' });
+  return { ...headers, cookie: cookieOf(signed), 'x-csrf-token': ((await signed.json()) as { csrf: string }).csrf };
+}
+
+describe('the server killed in the middle of writing', () => {
+  it(`${WRITES} concurrent writes and SIGKILL: nothing acknowledged is lost, nothing half written`, async () => {
+    const made = await freshDatabase();
+    const db = openDatabase(made.url, 4);
+    await migrate(db);
+    await loadDemo(db);
+    const cohorts: { id: string; live: number }[] = await db('cohort').where('live', '>', 20).select('id', 'live');
+    const port = await freePort();
+    const base = `http://127.0.0.1:${port}`;
+    const server = await serve(made.url, port);
+    const headers = await enter(base);
+
+    const acknowledged = new Set<string>();
+    const sent: string[] = [];
+    let killed = false;
+    await Promise.all(
+      Array.from({ length: WRITES }, async (_, i) => {
+        const record = {
+          ...{ id: id(), cohortId: cohorts[i % cohorts.length].id, stepKey: null, on: '2037-03-09' },
+          losses: [
+            { id: id(), kind: 'lost', count: 1, cause: 'frost' },
+            { id: id(), kind: 'culled', count: 1, cause: 'weak' },
+          ],
+          note: `write ${i}`,
+        };
+        sent.push(record.id);
+        try {
+          const r = await fetch(`${base}/api/records`, { method: 'POST', headers, body: JSON.stringify(record) });
+          await r.text();
+          if (r.status === 200) acknowledged.add(record.id);
+        } catch {
+          // the connection fell with the server: this write was never acknowledged
+        }
+        if (acknowledged.size >= 60 && !killed) {
+          killed = true;
+          server.kill('SIGKILL');
+        }
+      }),
+    );
+    expect(killed).to.equal(true);
+    expect(acknowledged.size).to.be.within(60, WRITES - 1);
+    console.log(`      acknowledged ${acknowledged.size} of ${WRITES} before the kill`);
+
+    const kept = new Set<string>(await db('record').whereIn('id', sent).pluck('id'));
+    const lost = [...acknowledged].filter((a) => !kept.has(a));
+    expect(lost, 'acknowledged and lost').to.deep.equal([]);
+    const halves = await db('record as r')
+      .whereIn('r.id', sent)
+      .whereRaw(`((SELECT count(*) FROM ledger_entry l WHERE l.record_id = r.id) <> 2
+                 OR NOT EXISTS (SELECT 1 FROM write_receipt w WHERE w.id = r.id AND w.reply IS NOT NULL))`)
+      .pluck('r.id');
+    expect(halves, 'half written').to.deep.equal([]);
+    const orphans = await db('ledger_entry as l').whereIn('l.record_id', sent).whereNotIn('l.record_id', [...kept]);
+    expect(orphans).to.deep.equal([]);
+    for (const c of cohorts) {
+      const { live } = await db('cohort').where({ id: c.id }).first('live');
+      expect(fold(await readEntries(db, c.id)).live).to.equal(live);
+    }
+
+    const again = await serve(made.url, port);
+    const health = await fetch(`${base}/api/health`);
+    expect(health.status).to.equal(200);
+    again.kill('SIGTERM');
+    await new Promise((resolve) => again.once('exit', resolve));
+    await db.destroy();
+    await made.drop();
+  }).timeout(120_000);
+});

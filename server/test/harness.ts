@@ -1,0 +1,122 @@
+import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
+import { randomUUID } from 'node:crypto';
+import type { Role } from '@gonimos/contract/people';
+import { migrate, openDatabase, type Db } from '../src/db/index.ts';
+import { loadDemo } from '../src/demo/nursery.ts';
+import { buildApp } from '../src/http/app.ts';
+
+export const id = randomUUID;
+const SECRET = 'a secret of more than thirty-two letters for tests';
+
+/** Address of the throwaway cluster that the test command starts. */
+export function clusterUrl(): string {
+  const url = process.env.GONIMOS_TEST_DATABASE_URL;
+  if (!url) throw new Error('GONIMOS_TEST_DATABASE_URL is not set: run npm test');
+  return url;
+}
+
+export async function freshDatabase(template?: string): Promise<{ url: string; name: string; drop: () => Promise<void> }> {
+  const name = `test_${randomUUID().replace(/-/g, '')}`;
+  const admin = openDatabase(clusterUrl(), 1);
+  await admin.raw(`CREATE DATABASE ${name}${template ? ` TEMPLATE ${template}` : ''}`);
+  const url = new URL(clusterUrl());
+  url.pathname = `/${name}`;
+  return {
+    url: url.href,
+    name,
+    drop: async () => {
+      await admin.raw(`DROP DATABASE ${name} WITH (FORCE)`);
+      await admin.destroy();
+    },
+  };
+}
+
+let demoTemplate: Promise<string> | null = null;
+
+/** The demo nursery is made once and copied for each suite. */
+async function demoDatabase() {
+  demoTemplate ??= (async () => {
+    const made = await freshDatabase();
+    const db = openDatabase(made.url, 4);
+    await migrate(db);
+    await loadDemo(db);
+    await db.destroy();
+    return made.name;
+  })();
+  return freshDatabase(await demoTemplate);
+}
+
+/** Someone at the interface: keeps the cookie and sends the token. */
+export class Visitor {
+  cookie = '';
+  csrf = '';
+  constructor(readonly app: FastifyInstance) {}
+
+  async send(method: InjectOptions['method'], url: string, body?: unknown): Promise<LightMyRequestResponse> {
+    const response = await this.app.inject({
+      method: method ?? 'GET',
+      url: url.startsWith('/') ? url : `/${url}`,
+      headers: {
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(this.csrf ? { 'x-csrf-token': this.csrf } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { payload: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const set = response.cookies.find((c) => c.name === 'gonimos');
+    if (set) this.cookie = `gonimos=${set.value}`;
+    return response;
+  }
+  get = async <T>(url: string): Promise<T> => (await this.send('GET', `/api${url}`)).json<T>();
+  post = (url: string, body: unknown) => this.send('POST', `/api${url}`, body);
+  put = (url: string, body: unknown) => this.send('PUT', `/api${url}`, body);
+
+  async arrive(): Promise<this> {
+    this.csrf = (await this.get<{ csrf: string }>('/session')).csrf;
+    return this;
+  }
+  async enter(role: Role): Promise<this> {
+    await this.arrive();
+    this.csrf = (await this.post('/session/demo', { role })).json<{ csrf: string }>().csrf;
+    return this;
+  }
+}
+
+export interface Bench {
+  app: FastifyInstance;
+  db: Db;
+  url: string;
+  visitor: (role?: Role) => Promise<Visitor>;
+  close: () => Promise<void>;
+}
+
+/** A whole server on a database of its own, with the demo nursery or empty. */
+export async function bench({ demo = true } = {}): Promise<Bench> {
+  const made = demo ? await demoDatabase() : await freshDatabase();
+  const db = openDatabase(made.url, 8);
+  await migrate(db);
+  const app = await buildApp({ db, secret: SECRET });
+  await app.ready();
+  return {
+    app,
+    db,
+    url: made.url,
+    visitor: (role) => (role ? new Visitor(app).enter(role) : new Visitor(app).arrive()),
+    close: async () => {
+      await app.close();
+      await db.destroy();
+      await made.drop();
+    },
+  };
+}
+
+/** A new seed cohort as the interface would send it. */
+export async function seedCohort(v: Visitor, count = 120, more: Record<string, unknown> = {}) {
+  const places = await v.get<{ id: string; name: string }[]>('/places');
+  return {
+    ...{ id: id(), code: `T${id().slice(0, 6).toUpperCase()}`, taxonId: 'acer-campestre' },
+    ...{ programmeId: 'seed-broadleaf', placeId: places[0].id, container: 'seed-flat' },
+    ...{ started: '2037-03-01', count, goal: '', note: '', goalCaliper: 40 },
+    ...more,
+  };
+}
