@@ -30,10 +30,19 @@ describe('bad input', () => {
     const before = await contents();
     const cohort = (more: object) => ['POST', '/cohorts', { ...good, ...more }] as const;
     const record = (more: object) =>
-      ['POST', '/records', { id: id(), cohortId: real, stepKey: 'look-1', on: '2037-03-09', ...more }] as const;
+      [
+        'POST',
+        '/records',
+        { id: id(), cohortId: real, stepKey: 'look-1', on: '2037-03-09', ...more },
+      ] as const;
     const entry = (more: object) =>
-      ['POST', `/cohorts/${real}/ledger`, { id: id(), type: 'lost', on: '2037-03-09', count: 1, ...more }] as const;
-    const loss = (more: object) => record({ losses: [{ id: id(), kind: 'lost', count: 1, cause: 'frost', ...more }] });
+      [
+        'POST',
+        `/cohorts/${real}/ledger`,
+        { id: id(), type: 'lost', on: '2037-03-09', count: 1, ...more },
+      ] as const;
+    const loss = (more: object) =>
+      record({ losses: [{ id: id(), kind: 'lost', count: 1, cause: 'frost', ...more }] });
     const bad: (readonly [string, string, unknown, string?])[] = [
       ['POST', '/cohorts', '{"id": ', 'body'],
       ['POST', '/cohorts', '[]', 'body'],
@@ -80,8 +89,18 @@ describe('bad input', () => {
       [...entry({ on: '2020-01-01', count: 3 }), 'count'],
       ['POST', `/ledger/${id()}/reverse`, { id: id() }],
       ['POST', '/ledger/1;drop table cohort/reverse', { id: id() }, 'id'],
-      ['POST', `/cohorts/${real}/split`, { id: id(), newId: id(), newCode: 'X-1', placeId: good.placeId, count: 5000 }, 'count'],
-      ['POST', '/put-offs', { id: id(), cohortId: real, stepKey: 'look-1', until: '2037-03-09', reason: 'x' }, 'until'],
+      [
+        'POST',
+        `/cohorts/${real}/split`,
+        { id: id(), newId: id(), newCode: 'X-1', placeId: good.placeId, count: 5000 },
+        'count',
+      ],
+      [
+        'POST',
+        '/put-offs',
+        { id: id(), cohortId: real, stepKey: 'look-1', until: '2037-03-09', reason: 'x' },
+        'until',
+      ],
       ['PUT', `/cohorts/${real}`, { version: 0, code: 'A-1', placeId: good.placeId }, 'version'],
       ['GET', '/cohorts/123', undefined, 'id'],
       ['GET', `/places/${good.placeId}/season?year=now`, undefined, 'year'],
@@ -90,7 +109,7 @@ describe('bad input', () => {
     expect(bad.length).to.be.at.least(40);
     const wrong: string[] = [];
     for (const [method, url, body, field] of bad) {
-      const r = await grower.send(method as 'GET', encodeURI(`/api${url}`), body);
+      const r = await grower.send(method, encodeURI(`/api${url}`), body);
       const p = r.json<Problem>();
       const named = field === undefined || p.errors?.some((e) => e.field === field && e.reason.length > 0);
       const typed = String(r.headers['content-type']).includes('application/problem+json');
@@ -139,7 +158,10 @@ describe('bad input', () => {
         continue;
       }
       const report = r.json<ImportReport>();
-      const told = [...report.faults, ...report.lines.flatMap((l) => l.faults.map((f) => `${f.field} ${f.reason}`))];
+      const told = [
+        ...report.faults,
+        ...report.lines.flatMap((l) => l.faults.map((f) => `${f.field} ${f.reason}`)),
+      ];
       expect(told.join('; '), csv).to.match(fault);
     }
     expect(await contents()).to.deep.equal(before);
@@ -155,8 +177,14 @@ describe('bad input', () => {
     expect((await b.db('cohort').whereIn('code', ['M-1', 'M-2', 'M-3'])).length).to.equal(2);
     const out = (await grower.send('GET', '/api/files/cohorts.csv')).body;
     expect(out).to.include('"comma, ""quote"" and =SUM(A1)"');
-    const renamed = out.split('\r\n').map((l, i) => (i === 0 ? l : `Z${l}`)).slice(0, 4).join('\r\n');
-    const back = (await grower.post('/files/cohorts', { id: id(), csv: renamed, confirm: false })).json<ImportReport>();
+    const renamed = out
+      .split('\r\n')
+      .map((l, i) => (i === 0 ? l : `Z${l}`))
+      .slice(0, 4)
+      .join('\r\n');
+    const back = (
+      await grower.post('/files/cohorts', { id: id(), csv: renamed, confirm: false })
+    ).json<ImportReport>();
     expect([back.good, back.bad], JSON.stringify(back.lines)).to.deep.equal([3, 0]);
   });
 });

@@ -60,8 +60,17 @@ describe('courses: record, replan, undo', () => {
   it('puts a step off with the grower’s reason, and an undone put-off is gone', async () => {
     const c = await enter();
     const s = await step(c.id, 'emergence');
-    const off = { id: id(), cohortId: c.id, stepKey: 'emergence', until: addDays(s.opens!, 20), reason: 'still cold' };
-    expect((await helper.post('/put-offs', { ...off, id: id() })).statusCode, 'a helper changes no plans').to.equal(403);
+    const off = {
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'emergence',
+      until: addDays(s.opens!, 20),
+      reason: 'still cold',
+    };
+    expect(
+      (await helper.post('/put-offs', { ...off, id: id() })).statusCode,
+      'a helper changes no plans',
+    ).to.equal(403);
     expect((await grower.post('/put-offs', off)).statusCode).to.equal(200);
     const now = await step(c.id, 'emergence');
     expect(now.opens).to.equal(off.until);
@@ -72,10 +81,20 @@ describe('courses: record, replan, undo', () => {
 
   it('leaves a step open until it is finished for the whole cohort', async () => {
     const c = await b.db('cohort').where({ code: 'FM-36' }).first('id', 'container');
-    const part = { id: id(), cohortId: c.id, stepKey: 'correct', on: '2037-03-09', done: 20, finished: false, container: 'basket-18' };
+    const part = {
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: '2037-03-09',
+      done: 20,
+      finished: false,
+      container: 'basket-18',
+    };
     expect((await grower.post('/records', part)).statusCode).to.equal(200);
     expect((await step(c.id, 'correct')).status).to.equal('planned');
-    expect((await grower.post('/records', { ...part, id: id(), done: 44, finished: true })).statusCode).to.equal(200);
+    expect(
+      (await grower.post('/records', { ...part, id: id(), done: 44, finished: true })).statusCode,
+    ).to.equal(200);
     expect((await step(c.id, 'correct')).status).to.equal('done');
     expect((await grower.get<Cohort>(`/cohorts/${c.id}`)).container).to.equal('basket-18');
   });
@@ -111,7 +130,9 @@ describe('courses: record, replan, undo', () => {
   it('writes a calendar that an independent RFC 5545 parser reads back', async () => {
     const c = await enter();
     const text = (await grower.send('GET', `/api/cohorts/${c.id}/course.ics`)).body;
-    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
+    const events = new ICAL.Component(ICAL.parse(text))
+      .getAllSubcomponents('vevent')
+      .map((v) => new ICAL.Event(v));
     const planned = (await course(c.id)).steps.filter((s) => s.status === 'planned');
     expect(events.length).to.equal(planned.length);
     for (const s of planned) {

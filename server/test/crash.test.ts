@@ -23,7 +23,7 @@ function serve(url: string, port: number): Promise<ChildProcess> {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   return new Promise((resolve, reject) => {
-    child.stdout!.on('data', (d: Buffer) => d.toString().includes('Gonimos is at') && resolve(child));
+    child.stdout.on('data', (d: Buffer) => d.toString().includes('Gonimos is at') && resolve(child));
     child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
   });
 }
@@ -33,8 +33,16 @@ async function enter(base: string) {
   const cookieOf = (r: Response) => r.headers.get('set-cookie')!.split(';')[0];
   const { csrf } = (await first.json()) as { csrf: string };
   const headers = { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie: cookieOf(first) };
-  const signed = await fetch(`${base}/api/session/demo`, { method: 'POST', headers, body: '{"role":"grower"}' });
-  return { ...headers, cookie: cookieOf(signed), 'x-csrf-token': ((await signed.json()) as { csrf: string }).csrf };
+  const signed = await fetch(`${base}/api/session/demo`, {
+    method: 'POST',
+    headers,
+    body: '{"role":"grower"}',
+  });
+  return {
+    ...headers,
+    cookie: cookieOf(signed),
+    'x-csrf-token': ((await signed.json()) as { csrf: string }).csrf,
+  };
 }
 
 describe('the server killed in the middle of writing', () => {
@@ -43,7 +51,9 @@ describe('the server killed in the middle of writing', () => {
     const db = openDatabase(made.url, 4);
     await migrate(db);
     await loadDemo(db);
-    const cohorts: { id: string; live: number }[] = await db('cohort').where('live', '>', 20).select('id', 'live');
+    const cohorts: { id: string; live: number }[] = await db('cohort')
+      .where('live', '>', 20)
+      .select('id', 'live');
     const port = await freePort();
     const base = `http://127.0.0.1:${port}`;
     const server = await serve(made.url, port);
@@ -64,7 +74,11 @@ describe('the server killed in the middle of writing', () => {
         };
         sent.push(record.id);
         try {
-          const r = await fetch(`${base}/api/records`, { method: 'POST', headers, body: JSON.stringify(record) });
+          const r = await fetch(`${base}/api/records`, {
+            method: 'POST',
+            headers,
+            body: JSON.stringify(record),
+          });
           await r.text();
           if (r.status === 200) acknowledged.add(record.id);
         } catch {
@@ -85,11 +99,15 @@ describe('the server killed in the middle of writing', () => {
     expect(lost, 'acknowledged and lost').to.deep.equal([]);
     const halves = await db('record as r')
       .whereIn('r.id', sent)
-      .whereRaw(`((SELECT count(*) FROM ledger_entry l WHERE l.record_id = r.id) <> 2
-                 OR NOT EXISTS (SELECT 1 FROM write_receipt w WHERE w.id = r.id AND w.reply IS NOT NULL))`)
+      .whereRaw(
+        `((SELECT count(*) FROM ledger_entry l WHERE l.record_id = r.id) <> 2
+                 OR NOT EXISTS (SELECT 1 FROM write_receipt w WHERE w.id = r.id AND w.reply IS NOT NULL))`,
+      )
       .pluck('r.id');
     expect(halves, 'half written').to.deep.equal([]);
-    const orphans = await db('ledger_entry as l').whereIn('l.record_id', sent).whereNotIn('l.record_id', [...kept]);
+    const orphans = await db('ledger_entry as l')
+      .whereIn('l.record_id', sent)
+      .whereNotIn('l.record_id', [...kept]);
     expect(orphans).to.deep.equal([]);
     for (const c of cohorts) {
       const { live } = await db('cohort').where({ id: c.id }).first('live');

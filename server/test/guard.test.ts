@@ -8,7 +8,10 @@ describe('who may do what', () => {
   after(() => b.close());
 
   it('every route under /api answers every role as it declares, and no one else', async () => {
-    const visitors = { none: await b.visitor(), ...Object.fromEntries(await Promise.all(ROLES.map(async (r) => [r, await b.visitor(r)]))) } as Record<Role | 'none', Visitor>;
+    const visitors = {
+      none: await b.visitor(),
+      ...Object.fromEntries(await Promise.all(ROLES.map(async (r) => [r, await b.visitor(r)]))),
+    } as Record<Role | 'none', Visitor>;
     const routes = b.app.declared.filter((r) => r.url.startsWith('/api'));
     expect(routes.length).to.be.at.least(35);
     const wrong: string[] = [];
@@ -16,8 +19,9 @@ describe('who may do what', () => {
       if (r.url.startsWith('/api/session') || r.url === '/api/owner') continue;
       for (const [who, v] of Object.entries(visitors)) {
         const url = r.url.replace(':id', id());
-        const { statusCode } = await v.send(r.method as 'GET', url, r.method === 'GET' ? undefined : {});
-        const may = r.role === 'anyone' || (who !== 'none' && ROLES.indexOf(who as Role) >= ROLES.indexOf(r.role));
+        const { statusCode } = await v.send(r.method, url, r.method === 'GET' ? undefined : {});
+        const may =
+          r.role === 'anyone' || (who !== 'none' && ROLES.indexOf(who as Role) >= ROLES.indexOf(r.role));
         const said = who === 'none' ? 401 : 403;
         if (may ? [401, 403].includes(statusCode) || statusCode >= 500 : statusCode !== said)
           wrong.push(`${r.method} ${url} as ${who}: ${statusCode}`);
@@ -32,7 +36,9 @@ describe('who may do what', () => {
     const r = await v.post('/cohorts', await seedCohort(await b.visitor('grower')));
     expect(r.statusCode).to.equal(403);
     const fresh = await b.app.inject({ method: 'GET', url: '/api/session' });
-    expect(fresh.headers['set-cookie']).to.match(/HttpOnly/).and.match(/SameSite=Strict/);
+    expect(fresh.headers['set-cookie'])
+      .to.match(/HttpOnly/)
+      .and.match(/SameSite=Strict/);
     expect(fresh.headers['content-security-policy']).to.include("default-src 'self'");
     expect(fresh.headers['x-content-type-options']).to.equal('nosniff');
     expect(fresh.headers['x-frame-options']).to.exist;
@@ -52,10 +58,14 @@ describe('who may do what', () => {
     const helper = await b.visitor('helper');
     const people = await owner.get<{ id: string; role: string; version: number }[]>('/people');
     const alma = people.find((p) => p.role === 'helper')!;
-    expect((await owner.put(`/people/${alma.id}`, { version: alma.version, role: 'grower' })).statusCode).to.equal(200);
+    expect(
+      (await owner.put(`/people/${alma.id}`, { version: alma.version, role: 'grower' })).statusCode,
+    ).to.equal(200);
     expect((await helper.send('GET', '/api/cohorts')).statusCode).to.equal(401);
     const ines = people.find((p) => p.role === 'owner')!;
-    expect((await owner.put(`/people/${ines.id}`, { version: ines.version, role: 'helper' })).statusCode).to.equal(409);
+    expect(
+      (await owner.put(`/people/${ines.id}`, { version: ines.version, role: 'helper' })).statusCode,
+    ).to.equal(409);
   });
 });
 
@@ -82,16 +92,21 @@ describe('a nursery of one’s own', () => {
     expect((await again.post('/owner', owner)).statusCode).to.equal(409);
     expect((await again.post('/session/demo', { role: 'owner' })).statusCode).to.equal(403);
     expect((await again.post('/session', { name: 'Ada', password: 'wrong wrong' })).statusCode).to.equal(401);
-    expect((await again.post('/session', { name: 'Ada', password: owner.password })).json().person).to.include({ role: 'owner' });
+    expect(
+      (await again.post('/session', { name: 'Ada', password: owner.password })).json().person,
+    ).to.include({ role: 'owner' });
     const tries = [];
-    for (let i = 0; i < 12; i++) tries.push((await again.post('/session', { name: 'Ada', password: 'x' })).statusCode);
+    for (let i = 0; i < 12; i++)
+      tries.push((await again.post('/session', { name: 'Ada', password: 'x' })).statusCode);
     expect(tries.at(-1)).to.equal(429);
   });
 
   it('describes its interface, answers for its health, keeps passwords as argon2id', async () => {
     const v = await b.visitor();
     expect(await v.get('/health')).to.deep.equal({ ok: true });
-    const spec = await v.get<{ paths: Record<string, { post?: { requestBody?: unknown } }> }>('/openapi.json');
+    const spec = await v.get<{ paths: Record<string, { post?: { requestBody?: unknown } }> }>(
+      '/openapi.json',
+    );
     expect(Object.keys(spec.paths).length).to.be.at.least(28);
     expect(JSON.stringify(spec.paths['/api/records'].post!.requestBody)).to.include('cohortId');
     const { password_hash: hash } = await b.db('person').first('password_hash');

@@ -15,7 +15,9 @@ export function clusterUrl(): string {
   return url;
 }
 
-export async function freshDatabase(template?: string): Promise<{ url: string; name: string; drop: () => Promise<void> }> {
+export async function freshDatabase(
+  template?: string,
+): Promise<{ url: string; name: string; drop: () => Promise<void> }> {
   const name = `test_${randomUUID().replace(/-/g, '')}`;
   const admin = openDatabase(clusterUrl(), 1);
   await admin.raw(`CREATE DATABASE ${name}${template ? ` TEMPLATE ${template}` : ''}`);

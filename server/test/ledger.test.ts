@@ -51,74 +51,118 @@ describe('ledger in the database', () => {
       return own;
     };
     const step = fc.record({
-      type: fc.constantFrom<EntryType>('emerged', 'lost_before_emergence', 'lost', 'recount', 'promoted', 'split_out', 'reversed'),
+      type: fc.constantFrom<EntryType>(
+        'emerged',
+        'lost_before_emergence',
+        'lost',
+        'recount',
+        'promoted',
+        'split_out',
+        'reversed',
+      ),
       count: fc.integer({ min: 0, max: 14 }),
       day: fc.integer({ min: 0, max: 30 }),
       pick: fc.nat(20),
     });
     const [one, two] = [await blank('seed'), await blank('seed')];
     await fc.assert(
-      fc.asyncProperty(fc.integer({ min: 0, max: 30 }), fc.array(step, { maxLength: 6 }), async (start, steps) => {
-        // each run happens in a transaction of its own that is taken back at the end
-        const trx = await b.db.transaction();
-        try {
-          let seq = 0;
-          const mine: LedgerEntry[] = [];
-          const tryAll = async (entries: LedgerEntry[]) => {
-            let coreSays = true;
-            try {
-              for (const c of [one, two]) fold([...mine, ...entries].filter((e) => e.cohortId === c));
-            } catch (error) {
-              expect(error).to.be.instanceOf(LedgerError);
-              coreSays = false;
+      fc.asyncProperty(
+        fc.integer({ min: 0, max: 30 }),
+        fc.array(step, { maxLength: 6 }),
+        async (start, steps) => {
+          // each run happens in a transaction of its own that is taken back at the end
+          const trx = await b.db.transaction();
+          try {
+            let seq = 0;
+            const mine: LedgerEntry[] = [];
+            const tryAll = async (entries: LedgerEntry[]) => {
+              let coreSays = true;
+              try {
+                for (const c of [one, two]) fold([...mine, ...entries].filter((e) => e.cohortId === c));
+              } catch (error) {
+                expect(error).to.be.instanceOf(LedgerError);
+                coreSays = false;
+              }
+              const rows = entries.map((e) => ({
+                ...{
+                  id: e.id,
+                  cohort_id: e.cohortId,
+                  type: e.type,
+                  on_date: e.on,
+                  to_date: e.on,
+                  count: e.count,
+                },
+                ...{ unit: e.unit ?? null, reverses: e.reverses ?? null, transfer_id: e.transferId ?? null },
+              }));
+              const databaseSays = await trx
+                .transaction((inner) => inner('ledger_entry').insert(rows))
+                .then(() => true)
+                .catch(() => false);
+              expect(databaseSays).to.equal(coreSays);
+              if (coreSays) mine.push(...entries);
+            };
+            const entry = (
+              cohortId: string,
+              type: EntryType,
+              count: number,
+              on: string,
+              more = {},
+            ): LedgerEntry => ({
+              ...{ id: id(), cohortId, type, on, count, seq: ++seq },
+              ...more,
+            });
+            await tryAll([
+              entry(one, 'started', start, '2037-01-01', { unit: 'seed' }),
+              entry(two, 'started', 5, '2037-01-01', { unit: 'plant' }),
+            ]);
+            for (const s of steps) {
+              const on = addDays('2037-01-01', s.day);
+              const target = mine[s.pick % Math.max(1, mine.length)];
+              if (s.type === 'reversed') {
+                if (!target?.transferId)
+                  await tryAll([entry(target.cohortId, 'reversed', 0, target.on, { reverses: target.id })]);
+              } else if (s.type === 'split_out') {
+                const transferId = id();
+                await tryAll([
+                  entry(one, 'split_out', s.count, on, { transferId }),
+                  entry(two, 'split_in', s.count, on, { transferId }),
+                ]);
+              } else await tryAll([entry(one, s.type, s.count, on)]);
             }
-            const rows = entries.map((e) => ({
-              ...{ id: e.id, cohort_id: e.cohortId, type: e.type, on_date: e.on, to_date: e.on, count: e.count },
-              ...{ unit: e.unit ?? null, reverses: e.reverses ?? null, transfer_id: e.transferId ?? null },
-            }));
-            const databaseSays = await trx
-              .transaction((inner) => inner('ledger_entry').insert(rows))
-              .then(() => true)
-              .catch(() => false);
-            expect(databaseSays).to.equal(coreSays);
-            if (coreSays) mine.push(...entries);
-          };
-          const entry = (cohortId: string, type: EntryType, count: number, on: string, more = {}): LedgerEntry => ({
-            ...{ id: id(), cohortId, type, on, count, seq: ++seq },
-            ...more,
-          });
-          await tryAll([entry(one, 'started', start, '2037-01-01', { unit: 'seed' }), entry(two, 'started', 5, '2037-01-01', { unit: 'plant' })]);
-          for (const s of steps) {
-            const on = addDays('2037-01-01', s.day);
-            const target = mine[s.pick % Math.max(1, mine.length)];
-            if (s.type === 'reversed') {
-              if (!target?.transferId) await tryAll([entry(target.cohortId, 'reversed', 0, target.on, { reverses: target.id })]);
-            } else if (s.type === 'split_out') {
-              const transferId = id();
-              await tryAll([entry(one, 'split_out', s.count, on, { transferId }), entry(two, 'split_in', s.count, on, { transferId })]);
-            } else await tryAll([entry(one, s.type, s.count, on)]);
+            for (const c of [one, two]) {
+              const stored = await trx('cohort').where({ id: c }).first('live', 'pending', 'emerged');
+              const { live, pending, emerged } = fold(mine.filter((e) => e.cohortId === c));
+              expect(stored).to.deep.equal({ live, pending, emerged });
+              expect(stored.live).to.be.at.least(0);
+            }
+            expect(conserved(mine)).to.equal(true);
+            await trx.raw('SET CONSTRAINTS ALL IMMEDIATE');
+          } finally {
+            await trx.rollback();
           }
-          for (const c of [one, two]) {
-            const stored = await trx('cohort').where({ id: c }).first('live', 'pending', 'emerged');
-            const { live, pending, emerged } = fold(mine.filter((e) => e.cohortId === c));
-            expect(stored).to.deep.equal({ live, pending, emerged });
-            expect(stored.live).to.be.at.least(0);
-          }
-          expect(conserved(mine)).to.equal(true);
-          await trx.raw('SET CONSTRAINTS ALL IMMEDIATE');
-        } finally {
-          await trx.rollback();
-        }
-      }),
+        },
+      ),
       { numRuns: 1000 },
     );
   }).timeout(240_000);
 
   it('refuses half a split at commit', async () => {
     const c = await b.db('cohort').where('live', '>', 5).first('id');
-    const error = await b.db('ledger_entry')
-      .insert({ id: id(), cohort_id: c.id, type: 'split_out', on_date: '2037-03-09', to_date: '2037-03-09', count: 1, transfer_id: id() })
-      .then(() => null, (e: { code: string }) => e);
+    const error = await b
+      .db('ledger_entry')
+      .insert({
+        id: id(),
+        cohort_id: c.id,
+        type: 'split_out',
+        on_date: '2037-03-09',
+        to_date: '2037-03-09',
+        count: 1,
+        transfer_id: id(),
+      })
+      .then(
+        () => null,
+        (e: { code: string }) => e,
+      );
     expect(error!.code).to.equal('GN004');
   });
 
@@ -127,7 +171,9 @@ describe('ledger in the database', () => {
     const five = await Promise.all(Array.from({ length: 5 }, () => grower.post('/cohorts', cohort)));
     expect(five.map((r) => r.statusCode)).to.deep.equal([200, 200, 200, 200, 200]);
     const entry = { id: id(), type: 'lost_before_emergence', on: '2037-03-05', count: 4, cause: 'eaten' };
-    const again = await Promise.all(Array.from({ length: 5 }, () => grower.post(`/cohorts/${cohort.id}/ledger`, entry)));
+    const again = await Promise.all(
+      Array.from({ length: 5 }, () => grower.post(`/cohorts/${cohort.id}/ledger`, entry)),
+    );
     expect(new Set(again.map((r) => r.body)).size).to.equal(1);
     const now = await grower.get<{ pending: number }>(`/cohorts/${cohort.id}`);
     expect(now.pending).to.equal(116);
@@ -139,13 +185,24 @@ describe('ledger in the database', () => {
     const from = await b.db('cohort').where({ code: 'HB-36' }).first('id', 'live', 'place_id');
     const part = { id: id(), newId: id(), newCode: 'HB-36B', placeId: from.place_id, count: 10 };
     expect((await grower.post(`/cohorts/${from.id}/split`, part)).statusCode).to.equal(200);
-    expect((await grower.post(`/cohorts/${from.id}/promote`, { id: id(), tag: 'HB-36·01' })).statusCode).to.equal(200);
-    const [rest, off] = await Promise.all([from.id, part.newId].map((c) => grower.get<{ live: number; rings: unknown[]; plants: unknown[] }>(`/cohorts/${c}`)));
+    expect(
+      (await grower.post(`/cohorts/${from.id}/promote`, { id: id(), tag: 'HB-36·01' })).statusCode,
+    ).to.equal(200);
+    const [rest, off] = await Promise.all(
+      [from.id, part.newId].map((c) =>
+        grower.get<{ live: number; rings: unknown[]; plants: unknown[] }>(`/cohorts/${c}`),
+      ),
+    );
     expect([rest.live, off.live, rest.plants.length]).to.deep.equal([from.live - 11, 10, 1]);
     const [a, c] = await Promise.all(
-      [from.id, part.newId].map((x) => grower.get<{ steps: { key: string; status: string }[] }>(`/cohorts/${x}/course`)),
+      [from.id, part.newId].map((x) =>
+        grower.get<{ steps: { key: string; status: string }[] }>(`/cohorts/${x}/course`),
+      ),
     );
-    expect(c.steps.map((s) => s.status), 'the part keeps the history of the whole').to.deep.equal(a.steps.map((s) => s.status));
+    expect(
+      c.steps.map((s) => s.status),
+      'the part keeps the history of the whole',
+    ).to.deep.equal(a.steps.map((s) => s.status));
     const out = await b.db('ledger_entry').where({ transfer_id: part.id, type: 'split_out' }).first('id');
     expect((await grower.post(`/ledger/${out.id}/reverse`, { id: id() })).statusCode).to.equal(200);
     expect((await grower.get<{ live: number }>(`/cohorts/${part.newId}`)).live).to.equal(0);

@@ -7,7 +7,10 @@ import './theme.css';
 
 const client = new QueryClient({
   defaultOptions: {
+    // the nursery's server may well be on this machine: whether there is a network says nothing
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 15_000,
       // an answer is an answer; only silence is worth asking again
       retry: (count, error) => count < 2 && !(error instanceof Failure && error.problem),

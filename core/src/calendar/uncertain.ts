@@ -30,7 +30,7 @@ export function readUncertainDate(text: string, hemisphere: Hemisphere): Uncerta
       : null;
 
   const month = /^(\d{4})-(\d{2})$/.exec(said);
-  if (month && isIsoDate(`${said}-01`)) {
+  if (month && isIsoDate(`${month[0]}-01`)) {
     const [y, m] = [Number(month[1]), Number(month[2])];
     return span(dayOf(y, m, 1), dayOf(y, m + 1, 1) - 1, said);
   }

@@ -127,7 +127,7 @@ export function readLines(
       if (broken) throw new ValidationError(broken.message, null, 'line');
       const cohort = readCells(cells, lineId(importId, line), { ...known, codes });
       codes.add(cohort.code);
-      const summary = `${cohort.count} × ${nameOf(TAXA, cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container!)}`;
+      const summary = `${cohort.count} × ${nameOf(TAXA, cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container)}`;
       report.lines.push({ line, code, ok: true, faults: [], summary, cohort });
       report.good++;
     } catch (error) {

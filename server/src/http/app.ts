@@ -126,7 +126,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
         ...(schema?.body ? { body: jsonSchema(schema.body) } : {}),
         ...(schema?.params ? { params: jsonSchema(schema.params) } : {}),
         ...(schema?.querystring ? { querystring: jsonSchema(schema.querystring) } : {}),
-      } as typeof schema,
+      },
     }),
   });
   await security(app, o);

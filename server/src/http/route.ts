@@ -1,7 +1,6 @@
 import '@fastify/session';
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { AnyObjectSchema, InferType } from 'yup';
-import { object } from 'yup';
 import { ROLES, type Person, type Role } from '@gonimos/contract/people';
 import type { Db } from '../db/index.ts';
 import { Refusal } from './problem.ts';
@@ -21,7 +20,6 @@ declare module 'fastify' {
   }
 }
 
-const empty = object({});
 type Body<S> = S extends AnyObjectSchema ? InferType<S> : undefined;
 
 interface Definition<
@@ -52,8 +50,8 @@ interface Definition<
 /** Declares one route: least role, schemas, then validate → store or core → reply. */
 export function route<
   B extends AnyObjectSchema | undefined = undefined,
-  P extends AnyObjectSchema = typeof empty,
-  Q extends AnyObjectSchema = typeof empty,
+  P extends AnyObjectSchema = AnyObjectSchema,
+  Q extends AnyObjectSchema = AnyObjectSchema,
 >(app: FastifyInstance, d: Definition<B, P, Q>): void {
   app.route({
     method: d.method,
@@ -68,8 +66,8 @@ export function route<
     handler: async (request, reply) => {
       const answer = await d.handle({
         body: request.body as Body<B>,
-        params: request.params as InferType<P>,
-        query: request.query as InferType<Q>,
+        params: request.params,
+        query: request.query,
         person: request.session.person as Person,
         request,
         reply,

@@ -4,7 +4,7 @@ const KINDS: Record<string, string> = { number: 'a number', string: 'text', bool
 
 /** Finds what validation would quietly drop, or turn into another kind, such as "12" into 12. */
 function* turned(sent: unknown, read: unknown, path: string): Generator<ValidationError> {
-  if (sent === null || read === undefined) return;
+  if (sent === null || read === undefined || read === null) return;
   if (typeof sent !== 'object') {
     if (typeof sent !== typeof read)
       yield new ValidationError(`is not ${KINDS[typeof read] ?? 'as expected'}`, sent, path);
@@ -12,8 +12,8 @@ function* turned(sent: unknown, read: unknown, path: string): Generator<Validati
   }
   for (const [key, value] of Object.entries(sent)) {
     const at = Array.isArray(sent) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
-    if (read && !(key in read)) yield new ValidationError('is no field of this request', value, at);
-    else yield* turned(value, (read as Record<string, unknown> | null)?.[key], at);
+    if (!Object.hasOwn(read, key)) yield new ValidationError('is no field of this request', value, at);
+    else yield* turned(value, (read as Record<string, unknown>)[key], at);
   }
 }
 

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Cohort } from '@gonimos/contract/cohorts';
+import { editCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePlaces } from '../nursery/queries';
 import { Failure } from '../shared/api';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
 import { useEditCohort } from './queries';
@@ -23,25 +24,25 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
     },
   });
   const { errors } = form.formState;
-  const send = form.handleSubmit((v) =>
-    edit.mutate(
-      {
-        ...v,
-        version: (theirs ?? cohort).version,
-        school: (v.school || null) as Cohort['school'],
-        goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
+  const send = form.handleSubmit((v) => {
+    const payload = {
+      ...v,
+      version: (theirs ?? cohort).version,
+      school: (v.school || null) as Cohort['school'],
+      goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
+    };
+    const faults = faultsOf(editCohort, payload);
+    showFaults(faults, v, form.setError);
+    if (Object.keys(faults).length > 0) return;
+    edit.mutate(payload, {
+      onSuccess: onClose,
+      onError: (e) => {
+        if (e instanceof Failure && e.status === 409 && e.problem?.current)
+          setTheirs(e.problem.current as Cohort);
+        showFaults(faultsIn(e), v, form.setError);
       },
-      {
-        onSuccess: onClose,
-        onError: (e) => {
-          if (!(e instanceof Failure)) return;
-          if (e.status === 409 && e.problem?.current) setTheirs(e.problem.current as Cohort);
-          for (const f of e.problem?.errors ?? [])
-            if (f.field in v) form.setError(f.field as 'code', { message: f.reason });
-        },
-      },
-    ),
-  );
+    });
+  });
   const placeName = (id: string) => places.find((p) => p.id === id)?.name ?? id;
   return (
     <Sheet title={`Change ${cohort.code}`} onClose={onClose}>

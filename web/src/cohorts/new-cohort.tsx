@@ -6,9 +6,9 @@ import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { PROGRAMMES, programme } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
-import { ValidationError } from 'yup';
 import { usePlaces, useToday } from '../nursery/queries';
 import { Failure, newId } from '../shared/api';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { dropDraft, readDraft, useDraft } from '../shared/draft';
 import { Field, Trouble } from '../shared/field';
 import { CoursePreview } from './course-preview';
@@ -48,16 +48,6 @@ const toPayload = (id: string, v: Inputs) => ({
   parentId: v.parentId || null,
   standsAt: v.standsAt || null,
 });
-
-function faultsOf(check: () => unknown): Record<string, string> {
-  try {
-    check();
-    return {};
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    return Object.fromEntries(error.inner.map((e) => [e.path ?? '', e.message]));
-  }
-}
 
 /** Programmes whose steps suit the taxon come first; the grower may take any. */
 const suits = (programmeId: string, taxonId: string) => {
@@ -108,24 +98,28 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   });
   useDraft(DRAFT, form);
   const v = form.watch();
-  const { errors, dirtyFields } = form.formState;
+  const { errors } = form.formState;
   const chosen = programme(v.programmeId);
   const payload = toPayload(id.current, v);
   const seed = chosen.method === 'seed';
 
   const { taxonId, programmeId, started } = v;
   const { setValue } = form;
+  // the code follows taxon and start until the grower writes one
+  const offered = freeCode(taxonId, started, taken);
+  const lastOffered = useRef(offered);
   useEffect(() => {
-    if (!dirtyFields.code) setValue('code', freeCode(taxonId, started, taken));
-  }, [taxonId, started, taken, dirtyFields.code, setValue]);
-  useEffect(() => {
-    if (!suits(programmeId, taxonId))
-      setValue('programmeId', PROGRAMMES.find((p) => suits(p.id, taxonId))?.id ?? programmeId);
-  }, [taxonId, programmeId, setValue]);
-  useEffect(() => {
+    if (v.code === '' || v.code === lastOffered.current) setValue('code', offered);
+    lastOffered.current = offered;
+  }, [offered, v.code, setValue]);
+  const begin = (id: string) => {
+    setValue('programmeId', id);
     setValue('standsAt', '');
-    setValue('container', programme(programmeId).steps[0].container ?? 'seed-flat');
-  }, [programmeId, setValue]);
+    setValue('container', programme(id).steps[0].container ?? 'seed-flat');
+  };
+  const ofTaxon = (id: string) => {
+    if (!suits(programmeId, id)) begin(PROGRAMMES.find((p) => suits(p.id, id))?.id ?? programmeId);
+  };
 
   const asked = {
     ...{
@@ -142,8 +136,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const preview = usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
 
   const send = form.handleSubmit(() => {
-    const faults = faultsOf(() => newCohort.validateSync(payload, { abortEarly: false, strict: true }));
-    for (const [field, message] of Object.entries(faults)) form.setError(field as keyof Inputs, { message });
+    const faults = faultsOf(newCohort, payload);
+    showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
     enter.mutate(payload as Payload, {
       onSuccess: () => {
@@ -151,10 +145,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         void navigate(`/cohorts/${id.current}`);
       },
       onError: (e) => {
-        if (!(e instanceof Failure) || !e.problem) return;
-        id.current = newId();
-        for (const f of e.problem.errors ?? [])
-          if (f.field in v) form.setError(f.field as keyof Inputs, { message: f.reason });
+        if (e instanceof Failure && e.problem) id.current = newId();
+        showFaults(faultsIn(e), v, form.setError);
       },
     });
   });
@@ -165,7 +157,12 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         <h1 className="text-3xl">New cohort</h1>
         {enter.error && <Trouble>{enter.error.message}</Trouble>}
         <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
-          <select className="select" {...form.register('taxonId')}>
+          <select
+            className="select"
+            {...form.register('taxonId', {
+              onChange: (e: { target: { value: string } }) => ofTaxon(e.target.value),
+            })}
+          >
             {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
               <option key={t.id} value={t.id}>
                 {t.name} ({t.botanical})
@@ -174,7 +171,12 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
           </select>
         </Field>
         <Field label="Programme" hint={chosen.summary} error={errors.programmeId?.message}>
-          <select className="select" {...form.register('programmeId')}>
+          <select
+            className="select"
+            {...form.register('programmeId', {
+              onChange: (e: { target: { value: string } }) => begin(e.target.value),
+            })}
+          >
             {PROGRAMMES.filter((p) => suits(p.id, v.taxonId)).map((p) => (
               <option key={p.id} value={p.id}>
                 {p.name}

@@ -34,7 +34,7 @@ export function Import() {
   };
   const error = write.error ?? check.error;
   return (
-    <div className="grid max-w-5xl gap-5 px-4 py-6 lg:px-6">
+    <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-5 px-4 py-6 lg:px-6">
       <header>
         <h1 className="text-3xl">Cohorts from CSV</h1>
         <p className="soft mt-1 max-w-prose">
@@ -81,7 +81,7 @@ export function Import() {
               : `${report.good} good, ${report.bad} with faults`}
           </h2>
           <div
-            className="card-plain overflow-x-auto"
+            className="card-plain relative overflow-x-auto"
             tabIndex={0}
             role="region"
             aria-label="Lines of the file"

@@ -1,8 +1,9 @@
 import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import { BY_HAND, CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
-import { newId } from '../shared/api';
+import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
+import { Failure, newId } from '../shared/api';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
 import { ENTRY_WORDS } from '../shared/words';
@@ -23,12 +24,19 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
   const type = form.watch('type');
   const caused = type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
   const { errors } = form.formState;
-  const send = form.handleSubmit((v) =>
-    add.mutate(
-      { ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null },
-      { onSuccess: onClose, onError: () => (id.current = newId()) },
-    ),
-  );
+  const send = form.handleSubmit((v) => {
+    const payload = { ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null };
+    const faults = faultsOf(newEntry, payload);
+    showFaults(faults, v, form.setError);
+    if (Object.keys(faults).length > 0) return;
+    add.mutate(payload, {
+      onSuccess: onClose,
+      onError: (e) => {
+        if (e instanceof Failure && e.problem) id.current = newId();
+        showFaults(faultsIn(e), v, form.setError);
+      },
+    });
+  });
   return (
     <Sheet title="Add an entry" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
       <form className="grid gap-5" onSubmit={send} noValidate>

@@ -41,7 +41,12 @@ export function LedgerPart() {
         )}
       </div>
       {reverse.error && <Trouble>{reverse.error.message}</Trouble>}
-      <div className="card-plain overflow-x-auto" tabIndex={0} role="region" aria-label="Ledger entries">
+      <div
+        className="card-plain relative overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Ledger entries"
+      >
         <table className="w-full border-collapse">
           <thead>
             <tr className="soft border-b border-base-300 text-left">

@@ -1,9 +1,10 @@
 import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Cohort } from '@gonimos/contract/cohorts';
+import { splitCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePromote, useSplit } from '../cohorts/queries';
 import { usePlaces } from '../nursery/queries';
-import { newId } from '../shared/api';
+import { Failure, newId } from '../shared/api';
+import { faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
 
@@ -17,18 +18,21 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
     defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' },
   });
   const one = useForm({ defaultValues: { tag: `${cohort.code}·01`, note: '' } });
-  const again = () => (ids.current = { split: newId(), cohort: newId(), promote: newId() });
+  const again = (e: Error) => {
+    if (e instanceof Failure && e.problem)
+      ids.current = { split: newId(), cohort: newId(), promote: newId() };
+  };
   return (
     <Sheet title="Split or promote" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
       <form
         className="grid gap-4"
         noValidate
-        onSubmit={part.handleSubmit((v) =>
-          split.mutate(
-            { ...v, id: ids.current.split, newId: ids.current.cohort, count: Number(v.count) },
-            { onSuccess: onClose, onError: again },
-          ),
-        )}
+        onSubmit={part.handleSubmit((v) => {
+          const payload = { ...v, id: ids.current.split, newId: ids.current.cohort, count: Number(v.count) };
+          const faults = faultsOf(splitCohort, payload);
+          showFaults(faults, v, part.setError);
+          if (Object.keys(faults).length === 0) split.mutate(payload, { onSuccess: onClose, onError: again });
+        })}
       >
         <h3 className="text-lg">Split off</h3>
         {split.error && <Trouble>{split.error.message}</Trouble>}
@@ -40,7 +44,7 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
             {...part.register('count', { required: 'is missing' })}
           />
         </Field>
-        <Field label="New code">
+        <Field label="New code" error={part.formState.errors.newCode?.message}>
           <input className="input" autoComplete="off" {...part.register('newCode')} />
         </Field>
         <Field label="Place">

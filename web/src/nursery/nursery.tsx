@@ -1,9 +1,16 @@
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { PLACE_KINDS, type Nursery as Data, type Place, type PlaceKind } from '@gonimos/contract/nursery';
+import {
+  editNursery,
+  newPlace,
+  PLACE_KINDS,
+  type Nursery as Data,
+  type Place,
+} from '@gonimos/contract/nursery';
 import { ROLES, type Role } from '@gonimos/contract/people';
 import { useMay } from '../people/session';
 import { Failure, newId } from '../shared/api';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Loading } from '../shared/loading';
 import { Sheet } from '../shared/sheet';
@@ -29,27 +36,34 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
   const form = useForm({
     defaultValues: {
       name: place?.name ?? '',
-      kind: place?.kind ?? ('outdoors' as PlaceKind),
+      kind: place?.kind ?? 'outdoors',
       night: String(place?.night ?? 0),
       day: String(place?.day ?? 0),
       heatedTo: place?.heatedTo == null ? '' : String(place.heatedTo),
     },
   });
+  const freeId = (e: Error) => {
+    if (e instanceof Failure && e.problem) id.current = newId();
+  };
   const error = edit.error ?? add.error;
+  const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
     const fields = {
       ...{ id: id.current, name: v.name, kind: v.kind, night: number(v.night), day: number(v.day) },
       heatedTo: v.heatedTo.trim() === '' ? null : number(v.heatedTo),
     };
+    const faults = faultsOf(newPlace, fields);
+    showFaults(faults, v, form.setError);
+    if (Object.keys(faults).length > 0) return;
     const after = { onSuccess: onClose };
     if (place) edit.mutate({ ...fields, version: place.version }, after);
-    else add.mutate(fields, { ...after, onError: () => (id.current = newId()) });
+    else add.mutate(fields, { ...after, onError: freeId });
   });
   return (
     <Sheet title={place ? place.name : 'New place'} onClose={onClose}>
       <form className="grid gap-5" onSubmit={send} noValidate>
         {error && <Trouble>{error.message}</Trouble>}
-        <Field label="Name">
+        <Field label="Name" error={errors.name?.message}>
           <input className="input" autoComplete="off" {...form.register('name')} />
         </Field>
         <Field label="Kind">
@@ -60,14 +74,18 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-4">
-          <Field label="Nights" hint="°C against outdoors">
+          <Field label="Nights" hint="°C against outdoors" error={errors.night?.message}>
             <input className="input" inputMode="decimal" {...form.register('night')} />
           </Field>
-          <Field label="Days" hint="°C against outdoors">
+          <Field label="Days" hint="°C against outdoors" error={errors.day?.message}>
             <input className="input" inputMode="decimal" {...form.register('day')} />
           </Field>
         </div>
-        <Field label="Heated to" hint="°C it never falls below; empty when unheated">
+        <Field
+          label="Heated to"
+          hint="°C it never falls below; empty when unheated"
+          error={errors.heatedTo?.message}
+        >
           <input className="input" inputMode="decimal" {...form.register('heatedTo')} />
         </Field>
         <button className="btn btn-primary btn-tall" disabled={edit.isPending || add.isPending}>
@@ -128,20 +146,13 @@ function SiteForm({ nursery }: { nursery: Data }) {
     defaultValues: { name: nursery.name, ...siteInputs(nursery) },
   });
   const { errors } = form.formState;
-  const send = form.handleSubmit((v) =>
-    edit.mutate(
-      { version: nursery.version, name: v.name, wetFrom: nursery.wetFrom, ...toSite(v) },
-      {
-        onError: (e) => {
-          if (!(e instanceof Failure)) return;
-          for (const f of e.problem?.errors ?? []) {
-            const field = f.field.replace(/\[.*$/, '');
-            if (field in v) form.setError(field as keyof SiteInputs, { message: f.reason });
-          }
-        },
-      },
-    ),
-  );
+  const send = form.handleSubmit((v) => {
+    const payload = { version: nursery.version, name: v.name, wetFrom: nursery.wetFrom, ...toSite(v) };
+    const faults = faultsOf(editNursery, payload);
+    showFaults(faults, v, form.setError);
+    if (Object.keys(faults).length > 0) return;
+    edit.mutate(payload, { onError: (e) => showFaults(faultsIn(e), v, form.setError) });
+  });
   return (
     <form className="grid gap-5" onSubmit={send} noValidate>
       {edit.error && <Trouble>{edit.error.message}</Trouble>}
@@ -163,6 +174,9 @@ function People() {
   const edit = useEditPerson();
   const id = useRef(newId());
   const form = useForm({ defaultValues: { name: '', role: 'helper' as Role, password: '' } });
+  const freeId = (e: Error) => {
+    if (e instanceof Failure && e.problem) id.current = newId();
+  };
   const error = add.error ?? edit.error;
   return (
     <section className="grid gap-3">
@@ -196,7 +210,7 @@ function People() {
                 id.current = newId();
                 form.reset();
               },
-              onError: () => (id.current = newId()),
+              onError: freeId,
             },
           ),
         )}

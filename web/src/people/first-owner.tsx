@@ -1,6 +1,7 @@
 import { useForm } from 'react-hook-form';
 import { siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
-import { Failure } from '../shared/api';
+import { firstOwner } from '@gonimos/contract/people';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { useFirstOwner } from './session';
 
@@ -28,20 +29,13 @@ export function FirstOwner() {
   const make = useFirstOwner();
   const form = useForm<Inputs>({ defaultValues: { name: '', password: '', nursery: '', ...ORDINARY } });
   const { errors } = form.formState;
-  const send = form.handleSubmit((v) =>
-    make.mutate(
-      { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v), wetFrom: null },
-      {
-        onError: (e) => {
-          if (!(e instanceof Failure)) return;
-          for (const f of e.problem?.errors ?? []) {
-            const field = f.field.replace(/\[.*$/, '');
-            if (field in v) form.setError(field as keyof Inputs, { message: f.reason });
-          }
-        },
-      },
-    ),
-  );
+  const send = form.handleSubmit((v) => {
+    const payload = { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v), wetFrom: null };
+    const faults = faultsOf(firstOwner, payload);
+    showFaults(faults, v, form.setError);
+    if (Object.keys(faults).length > 0) return;
+    make.mutate(payload, { onError: (e) => showFaults(faultsIn(e), v, form.setError) });
+  });
   return (
     <main className="mx-auto max-w-3xl px-5 py-10">
       <h1 className="text-4xl">A new nursery</h1>

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { addDays } from '@gonimos/core/calendar';
-import { newId } from '../shared/api';
+import { Failure, newId } from '../shared/api';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
 import { Outcome } from './outcome';
@@ -35,7 +35,7 @@ export function PutOffSheet({ step, today, onClose }: Props) {
       { id: id.current, cohortId: step.cohortId, stepKey: step.stepKey, ...v },
       {
         onError: (e) => {
-          id.current = newId();
+          if (e instanceof Failure && e.problem) id.current = newId();
           setFault(e.message);
         },
       },

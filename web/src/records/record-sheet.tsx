@@ -1,10 +1,11 @@
 import { useRef, useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
-import type { NewRecord } from '@gonimos/contract/records';
+import { newRecord, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
 import { Failure, newId } from '../shared/api';
+import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { duration } from '../shared/dates';
 import { dropDraft, readDraft, useDraft } from '../shared/draft';
 import { Field, Trouble } from '../shared/field';
@@ -109,18 +110,17 @@ export function RecordSheet({
   const { errors } = form.formState;
 
   const send = form.handleSubmit((v) => {
-    setFault(null);
-    work.mutate(toRecord(id.current, step, v), {
+    const record = toRecord(id.current, step, v);
+    const faults = faultsOf(newRecord, record);
+    setFault(showFaults(faults, v, form.setError).join('; ') || null);
+    if (Object.keys(faults).length > 0) return;
+    work.mutate(record, {
       onSuccess: () => dropDraft(draftKey),
       onError: (error) => {
         setFault(error.message);
-        if (!(error instanceof Failure)) return;
         // an answer means this id is free again for a corrected record; silence means: send the same again
-        if (error.problem) id.current = newId();
-        for (const e of error.problem?.errors ?? []) {
-          const field = e.field.replace(/\[.*$/, '') as keyof Inputs;
-          if (field in v) form.setError(field as 'done', { message: e.reason });
-        }
+        if (error instanceof Failure && error.problem) id.current = newId();
+        showFaults(faultsIn(error), v, form.setError);
       },
     });
   });

@@ -168,7 +168,7 @@ export function Season() {
   const placeName = usePlaceName();
   if (!season) return <Loading error={error} />;
   return (
-    <div className="grid max-w-5xl gap-7 px-4 py-6 lg:px-6">
+    <div className="grid max-w-5xl grid-cols-[minmax(0,1fr)] gap-7 px-4 py-6 lg:px-6">
       <header>
         <h1 className="text-3xl">
           Season {season.year}

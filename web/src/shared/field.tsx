@@ -1,11 +1,18 @@
 import { cloneElement, useId, type ReactElement, type ReactNode } from 'react';
 
+interface InputProps {
+  id?: string;
+  className?: string;
+  'aria-invalid'?: boolean;
+  'aria-describedby'?: string;
+}
+
 interface Props {
   label: string;
   hint?: ReactNode;
   error?: string | undefined;
   /** one input, select or textarea */
-  children: ReactElement<Record<string, unknown>>;
+  children: ReactElement<InputProps>;
   className?: string;
 }
 
@@ -19,7 +26,7 @@ export function Field({ label, hint, error, children, className = '' }: Props) {
       </label>
       {cloneElement(children, {
         id,
-        className: `${String(children.props.className ?? '')} w-full`,
+        className: `${children.props.className ?? ''} w-full`,
         'aria-invalid': error ? true : undefined,
         'aria-describedby': error || hint ? `${id}-more` : undefined,
       })}

@@ -1,0 +1,87 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { startApp } from './app.ts';
+import { DESK, enter, openBrowser, PHONE } from './browser.ts';
+
+/** Faults that keep someone out: axe's serious and critical ones. */
+async function serious(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`);
+}
+
+describe('every screen for everyone', () => {
+  let browser: Browser;
+  let app: Awaited<ReturnType<typeof startApp>>;
+  before(async function () {
+    this.timeout(60_000);
+    [browser, app] = await Promise.all([openBrowser(), startApp()]);
+  });
+  after(async () => {
+    await browser.close();
+    await app.stop();
+  });
+
+  for (const [name, viewport, dark] of [
+    ['desk, light', DESK, false],
+    ['desk, dark', DESK, true],
+    ['phone, light', PHONE, false],
+  ] as const)
+    it(`axe finds nothing serious: ${name}`, async () => {
+      const found: Record<string, string[]> = {};
+      const outside = await browser.newContext({ colorScheme: dark ? 'dark' : 'light', viewport });
+      const visitor = await outside.newPage();
+      await visitor.goto(app.base);
+      await visitor.getByRole('heading', { level: 1 }).waitFor();
+      found['sign in'] = await serious(visitor);
+      await outside.close();
+
+      const { page, context } = await enter(browser, app.base, 'Owner', viewport, dark);
+      const errors: string[] = [];
+      page.on('pageerror', (e) => errors.push(e.message));
+      const look = async (screen: string, ready: RegExp | string) => {
+        await page.getByText(ready).first().waitFor({ state: 'attached' });
+        await page.waitForTimeout(150);
+        found[screen] = await serious(page);
+        const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        if (wide > 1) found[`${screen} is too wide`] = [`${wide} px`];
+      };
+      await look('round', 'Have ready');
+      await page
+        .getByRole('button', { name: /^Record/ })
+        .first()
+        .click();
+      await look('recording sheet', 'Next time');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Why' }).first().click();
+      await look('why', 'What would change it');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Not yet' }).first().click();
+      await look('not yet', 'Put off until');
+      await page.keyboard.press('Escape');
+      await page.goto('/cohorts');
+      await look('cohorts', 'plants alive');
+      await page.getByRole('link', { name: 'FM-30' }).click();
+      await look('course', 'What moved');
+      await page.getByRole('link', { name: 'Ledger' }).click();
+      await look('ledger', 'Alive after');
+      await page.getByRole('link', { name: 'Notes' }).click();
+      await look('notes', 'Count emergence');
+      await page.goto('/cohorts/new');
+      await look('new cohort', 'Its course');
+      await page.goto('/cohorts/import');
+      await page.getByRole('button', { name: 'Show an example' }).click();
+      await look('import', '1 good, 0 with faults');
+      await page.goto('/season');
+      await look('season', 'Leaf fall done');
+      await page.goto('/nursery');
+      await look('nursery', 'Save and plan again');
+      await page.goto('/nowhere');
+      await look('lost', 'There is no such page');
+      expect(Object.fromEntries(Object.entries(found).filter(([, f]) => f.length > 0))).to.deep.equal({});
+      expect(errors).to.deep.equal([]);
+      await context.close();
+    }).timeout(120_000);
+});

@@ -1,0 +1,200 @@
+import { expect } from 'chai';
+import type { Browser, Page } from 'playwright-core';
+import { startApp } from './app.ts';
+import { enter, openBrowser, PHONE } from './browser.ts';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
+
+describe('journeys in the browser', () => {
+  let browser: Browser;
+  let app: Awaited<ReturnType<typeof startApp>>;
+  before(async function () {
+    this.timeout(60_000);
+    [browser, app] = await Promise.all([openBrowser(), startApp()]);
+  });
+  after(async () => {
+    await browser.close();
+    await app.stop();
+  });
+
+  const sheet = (page: Page) => page.getByRole('dialog');
+  const stepOf = (page: Page, title: string) => page.getByRole('listitem').filter({ hasText: title }).first();
+
+  it('a seed cohort from sowing to cells: planned, recorded, moved, reversed, kept', async () => {
+    const { page, context } = await enter(browser, app.base, 'Grower');
+    await page.getByRole('link', { name: 'Cohorts' }).first().click();
+    await page.getByRole('link', { name: 'New cohort' }).click();
+
+    // the course is there before anything is saved, over five years or more, from the climate of the place
+    await page.getByLabel('Taxon').selectOption({ label: 'field maple (Acer campestre)' });
+    await page.getByLabel('Seeds').fill('120');
+    await page.getByLabel('Code').fill('FM-J');
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'South bench' });
+    const preview = page.getByRole('region', { name: 'The course it would have' });
+    const years = await preview.locator('ol > li p.font-bold').allTextContents();
+    expect(Number(years.at(-1)) - Number(years[0])).to.be.at.least(5);
+    const coldOpening = await preview
+      .getByRole('button', { name: /Apr|May/ })
+      .first()
+      .textContent();
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Heated house' });
+    await preview.getByRole('button', { name: /why/ }).first().filter({ hasNotText: coldOpening! }).waitFor();
+    await page.getByLabel('Place', { exact: true }).selectOption({ label: 'South bench' });
+
+    // what was typed survives a reload
+    await page.reload();
+    expect(await page.getByLabel('Seeds').inputValue()).to.equal('120');
+    await page.getByRole('button', { name: 'Enter this cohort' }).click();
+    await page.getByRole('heading', { name: 'FM-J' }).waitFor();
+    await page.getByText('120 sown').first().waitFor();
+
+    // on to the first due step, a week at a time
+    for (let week = 0; week < 12; week++) {
+      await page.getByRole('heading', { name: 'Ahead' }).waitFor();
+      if ((await stepOf(page, 'Count emergence').getByRole('button', { name: 'Record' }).count()) > 0) break;
+      const day = page.locator('header svg text').last();
+      const before = await day.textContent();
+      await page.getByRole('button', { name: 'a week' }).click();
+      await page.waitForFunction(
+        ([sel, old]) => [...document.querySelectorAll(sel!)].at(-1)?.textContent !== old,
+        ['header svg text', before],
+      );
+    }
+    const cellsBefore = await stepOf(page, 'Pot on into air-pruning cells').innerText();
+
+    // nine eaten before they were up, 84 up
+    await stepOf(page, 'Count emergence').getByRole('button', { name: 'Record' }).click();
+    await sheet(page).getByLabel('Up').fill('84');
+    await sheet(page).getByLabel('Loss 1, how many').fill('9');
+    await sheet(page).getByLabel('Loss 1, kind').selectOption('lost_before_emergence');
+    await sheet(page).getByLabel('Loss 1, cause').selectOption('eaten');
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page).getByText('What moved, and why').waitFor();
+    await sheet(page)
+      .getByText(/because: 25 days after ‘Count emergence’/)
+      .first()
+      .waitFor();
+    await sheet(page).getByRole('button', { name: 'Back to work' }).click();
+
+    const countsAre = async (alive: string) => {
+      await page.getByText(alive).first().waitFor();
+      await page.getByText('76 % (67–83)').waitFor();
+      await page.getByText('84 up of 111 not lost before').waitFor();
+    };
+    await countsAre('84 alive');
+    expect(await stepOf(page, 'Pot on into air-pruning cells').innerText()).not.to.equal(cellsBefore);
+
+    // pot on into cells when the window opens
+    for (let week = 0; week < 10; week++) {
+      await page.getByRole('heading', { name: 'Ahead' }).waitFor();
+      if (
+        (await stepOf(page, 'Pot on into air-pruning cells')
+          .getByRole('button', { name: 'Record' })
+          .count()) > 0
+      )
+        break;
+      const before = await page.locator('header svg text').last().textContent();
+      await page.getByRole('button', { name: 'a week' }).click();
+      await page.waitForFunction(
+        ([sel, old]) => [...document.querySelectorAll(sel!)].at(-1)?.textContent !== old,
+        ['header svg text', before],
+      );
+    }
+    await stepOf(page, 'Pot on into air-pruning cells').getByRole('button', { name: 'Record' }).click();
+    expect(await sheet(page).getByLabel('Into').inputValue()).to.equal('cell-60');
+    await sheet(page).getByLabel('Loss 1, how many').fill('4');
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page).getByRole('button', { name: 'Back to work' }).click();
+    await page.getByText('80 alive').first().waitFor();
+    await page.getByText('air-pruning cell 5 cm (60)').first().waitFor();
+
+    // one entry reversed: the ledger keeps both, the count is right
+    await page.getByRole('link', { name: 'Ledger' }).click();
+    await page.getByRole('button', { name: 'Reverse lost 4' }).click();
+    await page.getByText('reversed; both entries are kept').waitFor();
+    await countsAre('84 alive');
+    await page.reload();
+    await page.getByText('reversed; both entries are kept').waitFor();
+    await countsAre('84 alive');
+
+    // the same everywhere
+    await page.goto('/cohorts?q=fm-j');
+    expect(await page.locator('tbody tr').innerText()).to.include('84 alive');
+    await page.goto('/');
+    const csv = await (await page.request.get('/api/files/cohorts.csv')).text();
+    expect(csv.split('\r\n').find((l) => l.startsWith('FM-J'))).to.match(/,84,27,/);
+    await context.close();
+  }).timeout(180_000);
+
+  it('the round in one hand at 390 × 844: recorded by thumb, undone within the minute', async () => {
+    const { page, context } = await enter(browser, app.base, 'Helper', PHONE);
+    await page
+      .getByRole('heading', { level: 1, name: new RegExp(MONTHS.map((m) => m.slice(0, 3)).join('|')) })
+      .waitFor();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).to.be.at.most(PHONE.width);
+    const record = page.getByRole('button', { name: /^Record/ }).first();
+    const box = (await record.boundingBox())!;
+    expect(box.height).to.be.at.least(48);
+    expect(box.width).to.be.at.least(150);
+    const title = (await record.innerText()).replace('Record', '').trim();
+    await record.click();
+    await sheet(page).getByLabel('Minutes').fill('12');
+    const up = sheet(page).getByLabel('Up');
+    if ((await up.count()) > 0) await up.fill('1');
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    await sheet(page).getByRole('button', { name: /^Undo/ }).click();
+    await sheet(page).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: `Record ${title}` }).waitFor();
+    expect(await page.getByRole('button', { name: 'Not yet' }).count(), 'a helper changes no plans').to.equal(
+      0,
+    );
+    await context.close();
+  }).timeout(60_000);
+
+  it('a failed write keeps what was typed, says why, and goes through when the server is back', async () => {
+    const { page, context } = await enter(browser, app.base, 'Grower');
+    await page
+      .getByRole('button', { name: /^Record/ })
+      .first()
+      .click();
+    await sheet(page).getByLabel('Note').fill('dry in the middle');
+    const up = sheet(page).getByLabel('Up');
+    if ((await up.count()) > 0) await up.fill('1');
+    await context.setOffline(true);
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page)
+      .getByRole('alert')
+      .getByText(/No answer/)
+      .waitFor();
+    expect(await sheet(page).getByLabel('Note').inputValue()).to.equal('dry in the middle');
+    await context.setOffline(false);
+    await sheet(page).getByLabel('Minutes').fill('many');
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page)
+      .getByText(/Minutes is not a number|minutes/i)
+      .first()
+      .waitFor();
+    await sheet(page).getByLabel('Minutes').fill('20');
+    await sheet(page).getByRole('button', { name: 'Record' }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    await context.close();
+  }).timeout(60_000);
+
+  it('cohorts from a file: faults shown, good lines entered', async () => {
+    const { page, context } = await enter(browser, app.base, 'Grower');
+    await page.goto('/cohorts/import');
+    const head = 'code,taxon,programme,place,container,started,count\n';
+    const line = (code: string, count: string) =>
+      `${code},Scots pine,Seed-raised pine,South bench,seed flat 40 × 30 cm,spring 2036,${count}\n`;
+    await page.getByLabel('Or paste it').fill(head + line('SP-X1', '40') + line('SP-X2', 'lots'));
+    await page.getByText('1 good, 1 with faults').waitFor();
+    await page.getByText('count is not a number').waitFor();
+    await page.getByRole('button', { name: 'Enter the 1 good line' }).click();
+    await page.getByText('1 cohort entered').waitFor();
+    await page.getByRole('link', { name: 'To the cohorts' }).click();
+    await page.getByRole('link', { name: 'SP-X1' }).waitFor();
+    await context.close();
+  }).timeout(60_000);
+});

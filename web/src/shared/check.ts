@@ -1,0 +1,35 @@
+import { ValidationError, type AnySchema } from 'yup';
+import { Failure } from './api';
+
+/** What the contract has against a request, by field; empty when nothing. The same words as the server's. */
+export function faultsOf(schema: AnySchema, payload: unknown): Record<string, string> {
+  try {
+    schema.validateSync(payload, { abortEarly: false });
+    return {};
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    return Object.fromEntries(inner.map((e) => [e.path ?? '', e.message]));
+  }
+}
+
+/** Puts faults beside the inputs they are about; gives back those no input shows. */
+export function showFaults<Field extends string>(
+  faults: Record<string, string>,
+  fields: object,
+  setError: (field: Field, error: { message: string }) => void,
+): string[] {
+  const homeless: string[] = [];
+  for (const [path, message] of Object.entries(faults)) {
+    const field = path.replace(/[[.].*$/, '');
+    if (field in fields) setError(field as Field, { message });
+    else homeless.push(`${path} ${message}`);
+  }
+  return homeless;
+}
+
+/** The server's faults of a failed write, by field. */
+export const faultsIn = (error: unknown): Record<string, string> =>
+  error instanceof Failure
+    ? Object.fromEntries((error.problem?.errors ?? []).map((e) => [e.field, e.reason]))
+    : {};
