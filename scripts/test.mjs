@@ -32,7 +32,7 @@ const CHECKS = [
   [
     'arrows between the workspaces',
     'depcruise',
-    ['--log-level', 'error', 'core', 'contract', 'server', 'web', 'e2e'],
+    ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'e2e'],
   ],
   ['unused code', 'knip', ['--no-config-hints']],
 ];

@@ -1,0 +1,141 @@
+/** The performance table: each figure against a baseline measured in the same run. */
+import autocannon from 'autocannon';
+import Fastify from 'fastify';
+import { readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { compileCourse } from '@gonimos/core/course';
+import { firstStep, PROGRAMMES } from '@gonimos/core/programmes';
+import { climateOf, seasonBook, type Site } from '@gonimos/core/season';
+import { registerQuery } from '../src/cohorts/store.ts';
+import { migrate, openDatabase, type Db } from '../src/db/index.ts';
+import { loadDemo } from '../src/demo/nursery.ts';
+import { buildApp } from '../src/http/app.ts';
+import { freshDatabase, Visitor } from '../test/harness.ts';
+
+const COHORTS = 5000;
+const ENTRIES = 50;
+const SECONDS = 6;
+const ROUNDS = 3;
+const ROOT = new URL('../../', import.meta.url).pathname;
+
+const SITE: Site = {
+  ...{ latitude: 43.2, longitude: 0, elevation: 310, timeZone: 'UTC', spreadWinter: 3, spreadSummer: 2.3 },
+  tmin: [0.6, 0.7, 2.4, 4.7, 8.1, 11.2, 13.3, 13.1, 10.6, 7.6, 3.7, 1.5],
+  tmax: [7.9, 8.9, 12.1, 14.8, 18.6, 22.2, 24.8, 24.6, 21.2, 16.6, 11.5, 8.4],
+};
+
+const row = (what: string, value: string, bound: string, ok: boolean) =>
+  console.log(`${ok ? 'ok  ' : 'MISS'}  ${what.padEnd(58)} ${value.padStart(14)}   ${bound}`);
+
+function benchCompile(): void {
+  const book = seasonBook(climateOf(SITE));
+  const taxonOf: Record<string, string> = {
+    'seed-pine': 'pinus-sylvestris',
+    'cutting-conifer': 'taxus-baccata',
+  };
+  const facts = PROGRAMMES.map((programme) => ({
+    ...{ taxonId: taxonOf[programme.id] ?? 'tilia-cordata', programme, startedOn: '2027-03-12', live: 100 },
+    steps: { [firstStep(programme).key]: { status: 'done' as const, doneOn: '2027-03-12' } },
+    ...{ sizes: [], vigour: [], school: null },
+  }));
+  for (let i = 0; i < 300; i++) compileCourse(facts[i % facts.length], book, '2027-03-12');
+  const from = performance.now();
+  let n = 0;
+  while (performance.now() - from < 3000) compileCourse(facts[n++ % facts.length], book, '2027-03-12');
+  const rate = n / ((performance.now() - from) / 1000);
+  row('course compile, cohorts a second on one core', rate.toFixed(0), '≥ 500', rate >= 500);
+}
+
+async function fill(db: Db): Promise<void> {
+  const model = await db('cohort').where({ code: 'FM-30' }).first();
+  const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = model;
+  const have = Number((await db('cohort').count('* as n').first())!.n);
+  const ids: string[] = [];
+  for (let from = have; from < COHORTS; from += 500) {
+    const rows = Array.from({ length: Math.min(500, COHORTS - from) }, (_, i) => {
+      const id = crypto.randomUUID();
+      ids.push(id);
+      return {
+        ...kept,
+        id,
+        code: `B-${from + i}`,
+        programme: JSON.stringify(kept.programme),
+        rings: JSON.stringify(kept.rings),
+      };
+    });
+    await db('cohort').insert(rows);
+  }
+  for (let from = 0; from < ids.length; from += 100)
+    await db.raw(
+      `INSERT INTO ledger_entry (id, cohort_id, type, on_date, to_date, count, unit)
+       SELECT gen_random_uuid(), c, CASE WHEN k = 0 THEN 'started' WHEN k % 2 = 0 THEN 'potted' ELSE 'lost' END,
+              date '2030-01-01' + k, date '2030-01-01' + k, CASE WHEN k = 0 THEN 200 ELSE 1 END,
+              CASE WHEN k = 0 THEN 'plant' END
+       FROM unnest(?::uuid[]) c, generate_series(0, ?) k`,
+      [ids.slice(from, from + 100), ENTRIES - 1],
+    );
+  await db.raw('ANALYZE');
+}
+
+async function benchRegister(): Promise<void> {
+  const made = await freshDatabase();
+  const db = openDatabase(made.url, 8);
+  await migrate(db);
+  await loadDemo(db);
+  await fill(db);
+  const entries = Number((await db('ledger_entry').count('* as n').first())!.n);
+  const app = await buildApp({ db, secret: 'a secret of more than thirty-two letters for tests' });
+  const ours = await app.listen({ port: 0, host: '127.0.0.1' });
+  const bare = Fastify();
+  bare.get('/cohorts', () => registerQuery(db));
+  const theirs = await bare.listen({ port: 0, host: '127.0.0.1' });
+  const visitor = await new Visitor(app).enter('helper');
+  const size = (await visitor.send('GET', '/api/cohorts')).body.length;
+  const shoot = async (url: string) => {
+    const r = await autocannon({
+      url,
+      connections: 4,
+      duration: SECONDS,
+      workers: 1,
+      headers: { cookie: visitor.cookie },
+    });
+    if (r.non2xx > 0 || r.errors > 0) throw new Error(`${url}: ${r.non2xx} refused, ${r.errors} failed`);
+    return r.requests.average;
+  };
+  const ratios: number[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    const base = await shoot(`${theirs}/cohorts`);
+    const own = await shoot(`${ours}/api/cohorts`);
+    ratios.push(own / base);
+    console.log(`      round ${i + 1}: register ${own.toFixed(1)}/s, bare route ${base.toFixed(1)}/s`);
+  }
+  const ratio = ratios.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)];
+  const what = `register, ${COHORTS} cohorts, ${entries} entries, ${(size / 1e6).toFixed(1)} MB`;
+  row(`${what}, against bare`, ratio.toFixed(2), '≥ 0.70', ratio >= 0.7);
+  await app.close();
+  await bare.close();
+  await db.destroy();
+  await made.drop();
+}
+
+/** The scripts a first visit fetches before it can draw: the entry and what it imports at once. */
+function benchFirstLoad(): void {
+  const assets = `${ROOT}web/dist/assets/`;
+  const html = readFileSync(`${ROOT}web/dist/index.html`, 'utf8');
+  const wanted = new Set([...html.matchAll(/assets\/([\w.-]+\.js)/g)].map((m) => m[1]));
+  for (const file of wanted)
+    for (const m of readFileSync(assets + file, 'utf8').matchAll(/(?:from|import)\s*"\.\/([\w.-]+\.js)"/g))
+      wanted.add(m[1]);
+  const bytes = [...wanted].reduce((n, f) => n + gzipSync(readFileSync(assets + f)).length, 0);
+  row(
+    `first load, ${wanted.size} of ${readdirSync(assets).filter((f) => f.endsWith('.js')).length} scripts, kB gzipped`,
+    (bytes / 1000).toFixed(1),
+    '< 200',
+    bytes < 200_000,
+  );
+}
+
+benchCompile();
+benchFirstLoad();
+await benchRegister();
+process.exit(0);
