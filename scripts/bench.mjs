@@ -1,24 +1,11 @@
-/** The performance table, on a throwaway database that keeps its promises as a real one does. */
+/** The performance table, on a database that keeps its promises as a real one does. */
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { checkNode, needInterface, needPackages, needPostgres, ROOT } from './lib/packages.mjs';
+import { ROOT } from './lib/packages.mjs';
+import { prepare, withCluster } from './lib/throwaway.mjs';
 
-checkNode();
-await needPostgres();
-await needPackages();
-await needInterface();
-const { startCluster } = await import('./lib/postgres.mjs');
-const folder = mkdtempSync(join(tmpdir(), 'gonimos-bench-'));
-chmodSync(folder, 0o755);
-const cluster = await startCluster(folder);
-const done = spawnSync(process.execPath, ['--import', 'tsx', 'server/bench/bench.ts'], {
-  cwd: ROOT,
-  stdio: 'inherit',
-  env: { ...process.env, GONIMOS_TEST_DATABASE_URL: cluster.url },
+await prepare();
+const status = await withCluster((env) => {
+  const args = ['--import', 'tsx', 'server/bench/bench.ts'];
+  return spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
 });
-cluster.stop();
-cluster.remove();
-rmSync(folder, { recursive: true, force: true });
-process.exit(done.status ?? 1);
+process.exit(status ?? 1);

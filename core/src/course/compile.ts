@@ -7,7 +7,7 @@ import { condition } from './rules/condition.ts';
 import { order } from './rules/order.ts';
 import { putOff } from './rules/put-off.ts';
 import { recovery, type LastWork } from './rules/recovery.ts';
-import { reserve, rootCut } from './rules/reserve.ts';
+import { reserve, rootCut, rootCutReason } from './rules/reserve.ts';
 import { school } from './rules/school.ts';
 import { Tree } from './tree.ts';
 import type { Context, Course, CourseFacts, Demand, PlannedStep, Reason, StepInHand } from './types.ts';
@@ -202,7 +202,7 @@ export function compileCourse(facts: CourseFacts, book: SeasonBook, today: IsoDa
       opensLate: toIso(found.window.late),
       target: toIso(found.target),
       rootCut: cut,
-      reasons,
+      reasons: cut ? [...reasons, rootCutReason(ctx, found.tree, cut)] : reasons,
     });
   }
 

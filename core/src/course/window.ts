@@ -44,19 +44,26 @@ const edgeText = ([marker, offset]: Edge) =>
     ? `at ${MARKER_WORDS[marker]}`
     : `${Math.abs(offset)} days ${offset < 0 ? 'before' : 'after'} ${MARKER_WORDS[marker]}`;
 
+const CANNELL = 'model in the form of Cannell & Smith 1983, constants fitted';
+
 function markerFigures(ctx: Context, edge: Edge, m: Marker & { kind: 'days' }): Figure[] {
-  const basis = edge[0].startsWith('bud-swell')
-    ? ({ basis: 'published', source: 'form of Cannell & Smith 1983' } as const)
-    : ({ basis: 'computed' } as const);
+  const [marker, offset] = edge;
+  const name = MARKER_WORDS[marker];
   const figures: Figure[] = [
-    { label: `${MARKER_WORDS[edge[0]]} expected`, value: toIso(m.p50), unit: '', ...basis },
+    {
+      label: `${name} expected`,
+      value: toIso(m.p50),
+      unit: '',
+      basis: 'computed',
+      ...(marker.startsWith('bud-swell') ? { source: CANNELL } : {}),
+    },
     { label: 'one year in ten before', value: toIso(m.p10), unit: '', basis: 'computed' },
     { label: 'one year in ten after', value: toIso(m.p90), unit: '', basis: 'computed' },
   ];
-  if (edge[1] !== 0)
+  if (offset !== 0)
     figures.push({
-      label: edgeText(edge),
-      value: Math.abs(edge[1]),
+      label: `${offset < 0 ? 'before' : 'after'} ${name}`,
+      value: Math.abs(offset),
       unit: 'days',
       basis: 'common practice',
     });

@@ -55,8 +55,8 @@ const columns = helper.columns([
 const PAGE = 40;
 const WIDTHS: Record<string, string> = {
   code: 'w-32',
-  live: 'w-24',
-  trunk: 'w-28',
+  live: 'w-20',
+  trunk: 'w-24',
   startedFrom: 'w-32',
   taxonName: 'w-44',
   placeName: 'w-48',
@@ -299,7 +299,8 @@ export function Register() {
                     <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
                   </td>
                   <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">
-                    {countWords(r)}
+                    {r.live > 0 ? r.live : countWords(r)}
+                    {r.live > 0 && <span className="md:sr-only"> alive</span>}
                   </td>
                   <td className="px-3 text-right whitespace-nowrap max-md:hidden">
                     {r.trunk > 0 ? `${r.trunk.toFixed(0)} mm` : ''}

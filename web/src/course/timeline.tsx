@@ -88,6 +88,7 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
             )}
           </g>
         ))}
+        <line x1={x(today)} x2={x(today)} y1={HEAD - 4} y2={y} stroke="var(--color-accent)" strokeWidth={2} />
         {lanes.map((lane) => (
           <g key={lane.id}>
             <line x1={0} x2={width} y1={lane.top} y2={lane.top} stroke="var(--color-base-300)" />
@@ -143,6 +144,9 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
                     y={cy + 4.5}
                     fontSize={13}
                     fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
+                    paintOrder="stroke"
+                    stroke="var(--color-base-100)"
+                    strokeWidth={3}
                   >
                     {label}
                   </text>
@@ -151,7 +155,6 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
             })}
           </g>
         ))}
-        <line x1={x(today)} x2={x(today)} y1={HEAD - 4} y2={y} stroke="var(--color-accent)" strokeWidth={2} />
         <text
           x={x(today)}
           y={y + 14}

@@ -94,7 +94,7 @@ export function LedgerPart() {
                   </td>
                   <td className="px-3 text-right">{e.liveAfter ?? ''}</td>
                   <td className="soft px-3 max-sm:hidden">{e.by}</td>
-                  <td className="px-3 text-right">
+                  <td className="px-3 py-1.5 text-right">
                     {may && !e.reversedBy && (
                       <button
                         type="button"

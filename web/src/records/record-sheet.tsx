@@ -174,7 +174,8 @@ export function RecordSheet({
             <input {...number} {...form.register('emerged', { required: 'is missing: how many are up' })} />
           </Field>
         ) : (
-          step.stepKey && (
+          step.stepKey &&
+          (op?.lane !== 'care' || asks.has('container')) && (
             <Field
               label="Plants done"
               hint={`of ${step.live}; leave empty for all`}

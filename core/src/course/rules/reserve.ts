@@ -1,7 +1,7 @@
 import { toIso, type Day } from '../../calendar/index.ts';
 import { afterSeasons } from '../growing.ts';
 import { RESERVE_CAP, RESERVE_GAIN, WEAKNESS, reserveDrop, type Tree } from '../tree.ts';
-import type { Context, Demand, Figure, StepInHand } from '../types.ts';
+import type { Context, Demand, Figure, Reason, StepInHand } from '../types.ts';
 
 /** A cut is made lighter down to this part of what is wanted; below it the work is put off. */
 const LIGHTEST = 0.6;
@@ -19,6 +19,37 @@ export function rootCut(ctx: Context, hand: StepInHand, tree: Tree) {
   if (hand.rootLoss <= 0) return null;
   const limit = rootLimit(ctx, tree);
   return { wanted: hand.rootLoss, limit: round(limit), take: round(Math.min(hand.rootLoss, limit)) };
+}
+
+/** Why no more of the root may go than that. */
+export function rootCutReason(
+  ctx: Context,
+  tree: Tree,
+  cut: NonNullable<ReturnType<typeof rootCut>>,
+): Reason {
+  const t = ctx.tolerance;
+  const percent = (x: number) => Math.round(x * 100);
+  return {
+    rule: 'reserve',
+    text:
+      `Up to ${percent(cut.limit)} % of the root may go that day; ` +
+      (cut.take < cut.wanted
+        ? `${percent(cut.wanted)} % is wanted, so the cut is held to ${percent(cut.take)} %`
+        : `${percent(cut.wanted)} % is wanted`),
+    binding: false,
+    figures: [
+      { label: 'reserve then', value: round(tree.reserve), unit: '', basis: 'computed' },
+      { label: `floor for ${t.name}`, value: t.floor.value, unit: '', basis: t.floor.basis },
+      { label: 'bears root loss', value: t.rootTolerance.value, unit: 'of 1', basis: t.rootTolerance.basis },
+      {
+        label: 'largest cut at once',
+        value: percent(t.largestRootCut.value),
+        unit: '% of root',
+        basis: t.largestRootCut.basis,
+      },
+      { label: 'vigour', value: tree.vigour, unit: 'of 5', basis: 'computed' },
+    ],
+  };
 }
 
 function dayWhenBearing(ctx: Context, tree: Tree, drop: number): Day | 'never' {
