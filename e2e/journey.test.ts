@@ -119,7 +119,7 @@ describe('journeys in the browser', () => {
 
     // the same everywhere
     await page.goto('/cohorts?q=fm-j');
-    expect(await page.locator('tbody tr').innerText()).to.include('84 alive');
+    expect(await page.locator('tbody tr').textContent()).to.include('84 alive');
     await page.goto('/');
     const csv = await (await page.request.get('/api/files/cohorts.csv')).text();
     expect(csv.split('\r\n').find((l) => l.startsWith('FM-J'))).to.match(/,84,27,/);

@@ -31,9 +31,13 @@ export interface RoundStep {
 
 export interface Round {
   today: string;
+  /** open today, soonest closing first, as many as were asked for */
   due: RoundStep[];
+  /** how many are open in all, and how many of those close within ten days */
+  open: number;
+  closing: number;
   soon: RoundStep[];
-  /** kit for all that is due */
+  /** kit for the steps shown */
   ready: KitLine[];
   watch: { text: string; when: string; cohortId: string | null }[];
 }

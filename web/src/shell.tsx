@@ -93,7 +93,7 @@ export function Shell() {
   const season = useSeason(place).data;
   const [dark, flip] = useTheme();
   const out = useSignOut();
-  const due = useRound().data?.due.length;
+  const due = useRound().data?.open;
   const link =
     'flex items-center justify-between gap-3 rounded-box px-3 py-2.5 font-medium hover:bg-base-300/60';
   return (

@@ -2,37 +2,34 @@ import { compileCourse, diffCourse, type Moved } from '@gonimos/core/course';
 import type { Db, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { readFacts, type CohortFacts } from './facts.ts';
-import { readPlans, writeChanges, writePlan } from './store.ts';
+import { readFacts } from './facts.ts';
+import { readPlans, writeChanges, writePlans } from './store.ts';
 
 /** Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. */
-export async function replan(
-  trx: Trx,
-  ids: string[],
-  cause: string,
-  facts?: CohortFacts[],
-): Promise<Map<string, Moved[]>> {
+export async function replan(trx: Trx, ids: string[], cause: string): Promise<Map<string, Moved[]>> {
   const today = todayAt(await readNursery(trx));
   const books = await seasonBooks(trx);
   const before = await readPlans(trx, ids);
-  const moved = new Map<string, Moved[]>();
-  for (const f of facts ?? (await readFacts(trx, ids))) {
-    const course = compileCourse(f, books.get(f.placeId)!, today);
-    const was = before.get(f.id) ?? [];
-    const changes = diffCourse(was, course);
-    await writePlan(trx, f.id, course);
-    if (was.length > 0) await writeChanges(trx, f.id, today, cause, changes);
-    moved.set(f.id, changes);
-  }
+  const plans = (await readFacts(trx, ids)).map((f) => ({
+    cohortId: f.id,
+    kept: before.get(f.id) ?? [],
+    course: compileCourse(f, books.get(f.placeId)!, today),
+  }));
+  const moved = new Map(
+    plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
+  );
+  await writePlans(trx, plans, today);
+  await writeChanges(trx, today, cause, moved);
   return moved;
 }
 
 const CHUNK = 50;
 
-/** After a new day, new weather or a changed site: every living cohort, a few at a time. */
-export async function replanAll(db: Db, cause: string): Promise<void> {
-  const today = todayAt(await readNursery(db));
-  const ids: string[] = await db('cohort').where('growing', true).orderBy('id').pluck('id');
+/** Plans every living cohort again, or those of one place, a few at a time. */
+async function replanMany(db: Db, cause: string, placeId?: string): Promise<void> {
+  const living = db('cohort').where('growing', true).orderBy('id');
+  if (placeId) living.where('place_id', placeId);
+  const ids: string[] = await living.pluck('id');
   for (let i = 0; i < ids.length; i += CHUNK) {
     const some = ids.slice(i, i + CHUNK);
     await db.transaction(async (trx) => {
@@ -40,6 +37,16 @@ export async function replanAll(db: Db, cause: string): Promise<void> {
       await replan(trx, some, cause);
     });
   }
+}
+
+/** After a place was changed: only what stands there. */
+export const replanPlace = (db: Db, placeId: string, cause: string): Promise<void> =>
+  replanMany(db, cause, placeId);
+
+/** After a new day, new weather or a changed site: everything. */
+export async function replanAll(db: Db, cause: string): Promise<void> {
+  const today = todayAt(await readNursery(db));
+  await replanMany(db, cause);
   await setPlannedOn(db, today);
 }
 

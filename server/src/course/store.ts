@@ -60,70 +60,130 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
   }));
 }
 
-export async function writePlan(sql: Sql, cohortId: string, course: Course): Promise<void> {
-  await sql('course_step')
-    .insert(
-      course.steps.map((s, seq) => ({
-        cohort_id: cohortId,
-        key: s.key,
-        seq,
-        operation: s.operation,
-        title: s.title,
-        lane: s.lane,
-        status: s.status,
-        opens: s.opens,
-        closes: s.closes,
-        opens_early: s.opensEarly,
-        opens_late: s.opensLate,
-        target: s.target,
-        done_on: s.doneOn,
-        container: s.container,
-        root_cut: s.rootCut ? JSON.stringify(s.rootCut) : null,
-        ready: s.ready,
-        minutes: s.minutes,
-        reasons: JSON.stringify(s.reasons),
-      })),
-    )
-    .onConflict(['cohort_id', 'key'])
-    .merge();
-  const next = course.steps
-    .filter((s) => s.status === 'planned' && s.opens !== null)
-    .sort((a, b) => (a.opens! < b.opens! ? -1 : a.opens! > b.opens! ? 1 : 0))
-    .sort((a, b) => Number(b.ready) - Number(a.ready))[0];
-  await sql('cohort')
-    .where({ id: cohortId })
-    .update({
-      rings: JSON.stringify(course.rings.map((r) => ({ ...r, caliper: Math.round(r.caliper * 10) / 10 }))),
-      ends_on: course.endsOn,
-      next_title: next?.title ?? null,
-      next_opens: next?.opens ?? null,
-      next_closes: next?.closes ?? null,
-      next_rule: next?.reasons.find((r) => r.binding)?.rule ?? null,
-    });
+const COMPARED = [
+  'status',
+  'ready',
+  'opens',
+  'closes',
+  'opensEarly',
+  'opensLate',
+  'target',
+  'doneOn',
+  'container',
+  'minutes',
+] as const;
+
+/** Whether a step just compiled says the same as the one that is kept. */
+function sameStep(was: PlannedStep | undefined, now: PlannedStep): boolean {
+  return (
+    was !== undefined &&
+    COMPARED.every((field) => was[field] === now[field]) &&
+    was.rootCut?.take === now.rootCut?.take &&
+    was.reasons.length === now.reasons.length &&
+    was.reasons.every((r, i) => r.text === now.reasons[i].text && r.binding === now.reasons[i].binding)
+  );
 }
 
+export interface Plan {
+  cohortId: string;
+  kept: readonly PlannedStep[];
+  course: Course;
+}
+
+/** Rings a section draws: all that has grown, and a few seasons ahead. */
+const RINGS_AHEAD = 4;
+
+function summary({ cohortId, course }: Plan, today: string) {
+  const next = course.steps
+    .filter((s) => s.status === 'planned' && s.opens !== null)
+    .sort((a, b) => Number(b.ready) - Number(a.ready) || (a.opens! < b.opens! ? -1 : 1))[0];
+  return {
+    id: cohortId,
+    rings: course.rings
+      .filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)
+      .map((r) => ({ ...r, caliper: Math.round(r.caliper * 10) / 10 })),
+    ends_on: course.endsOn,
+    next_title: next?.title ?? null,
+    next_opens: next?.opens ?? null,
+    next_closes: next?.closes ?? null,
+    next_rule: next?.reasons.find((r) => r.binding)?.rule ?? null,
+  };
+}
+
+/** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
+export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
+  const rows = plans.flatMap(({ cohortId, kept, course }) => {
+    const before = new Map(kept.map((s) => [s.key, s]));
+    return course.steps.flatMap((s, seq) =>
+      sameStep(before.get(s.key), s)
+        ? []
+        : [
+            {
+              ...{
+                cohort_id: cohortId,
+                key: s.key,
+                seq,
+                operation: s.operation,
+                title: s.title,
+                lane: s.lane,
+              },
+              ...{ status: s.status, opens: s.opens, closes: s.closes, opens_early: s.opensEarly },
+              ...{ opens_late: s.opensLate, target: s.target, done_on: s.doneOn, container: s.container },
+              ...{ root_cut: s.rootCut, ready: s.ready, minutes: s.minutes, reasons: s.reasons },
+            },
+          ],
+    );
+  });
+  if (rows.length === 0) return;
+  await sql.raw(
+    `INSERT INTO course_step SELECT * FROM jsonb_populate_recordset(NULL::course_step, ?)
+     ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.join(', ')}) = (${UPDATED.map((c) => `excluded.${c}`).join(', ')})`,
+    [JSON.stringify(rows)],
+  );
+  await sql.raw(
+    `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, next_title = x.next_title,
+       next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule
+     FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, next_title text,
+       next_opens date, next_closes date, next_rule text)
+     WHERE c.id = x.id`,
+    [JSON.stringify(plans.map((p) => summary(p, today)))],
+  );
+}
+const UPDATED = [
+  'status',
+  'opens',
+  'closes',
+  'opens_early',
+  'opens_late',
+  'target',
+  'done_on',
+  'container',
+  'root_cut',
+  'ready',
+  'minutes',
+  'reasons',
+];
+
+/** Keeps what moved and why. */
 export async function writeChanges(
   sql: Sql,
-  cohortId: string,
   today: string,
   cause: string,
-  moved: Moved[],
+  moved: Map<string, Moved[]>,
 ): Promise<void> {
-  if (moved.length === 0) return;
-  await sql('plan_change').insert(
-    moved.map((m) => ({
-      cohort_id: cohortId,
-      on_date: today,
-      cause,
-      key: m.key,
-      title: m.title,
-      was_opens: m.was.opens,
-      was_closes: m.was.closes,
-      now_opens: m.now.opens,
-      now_closes: m.now.closes,
+  const rows = [...moved].flatMap(([cohortId, steps]) =>
+    steps.map((m) => ({
+      ...{ cohort_id: cohortId, on_date: today, cause, key: m.key, title: m.title },
+      ...{
+        was_opens: m.was.opens,
+        was_closes: m.was.closes,
+        now_opens: m.now.opens,
+        now_closes: m.now.closes,
+      },
       because: JSON.stringify(m.because),
     })),
   );
+  for (let i = 0; i < rows.length; i += 1000) await sql('plan_change').insert(rows.slice(i, i + 1000));
 }
 
 export const readChanges = (sql: Sql, cohortId: string): Promise<PlanChange[]> =>

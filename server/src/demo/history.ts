@@ -6,7 +6,7 @@ import { operation } from '@gonimos/core/operations';
 import { random, seedFrom, type Random } from '@gonimos/core/random';
 import type { SeasonBook } from '@gonimos/core/season';
 import { readFacts } from '../course/facts.ts';
-import { writePlan } from '../course/store.ts';
+import { writePlans } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
 import { insertEntries } from '../ledger/store.ts';
 import { insertWork } from '../records/store.ts';
@@ -130,7 +130,7 @@ export async function liveThrough(
     const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : opening;
     const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
     if (!next || left || on >= opening || next.key === spec.missed?.key) {
-      await writePlan(trx, id, course);
+      await writePlans(trx, [{ cohortId: id, kept: [], course }], now);
       return;
     }
     const cohort = await trx('cohort').where({ id }).first('live', 'pending', 'container');

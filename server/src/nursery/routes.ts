@@ -3,7 +3,7 @@ import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { editNursery, editPlace, newPlace, stepCalendar, type Nursery } from '@gonimos/contract/nursery';
 import { addDays } from '@gonimos/core/calendar';
-import { replanAll } from '../course/replan.ts';
+import { replanAll, replanPlace } from '../course/replan.ts';
 import { extendWeather } from '../demo/weather.ts';
 import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
@@ -71,7 +71,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
     handle: async ({ params: p, body }) => {
       await store.readPlace(app.db, p.id);
       await store.updatePlace(app.db, p.id, body);
-      await replanAll(app.db, `the place ${body.name} was changed`);
+      await replanPlace(app.db, p.id, `the place ${body.name} was changed`);
       return store.readPlace(app.db, p.id);
     },
   });

@@ -79,15 +79,22 @@ export const setDemoToday = (sql: Sql, today: string): Promise<number> =>
 export const setPlannedOn = (sql: Sql, day: string): Promise<number> =>
   sql('nursery').update({ planned_on: day });
 
-export async function listPlaces(sql: Sql): Promise<Place[]> {
-  return sql('place as p')
+const placeQuery = (sql: Sql) =>
+  sql('place as p')
     .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.version', { heatedTo: 'p.heated_to' })
-    .select(sql.raw('(SELECT count(*) FROM cohort c WHERE c.place_id = p.id AND c.growing)::int AS cohorts'))
     .orderBy('p.sort');
-}
+const withCohorts = (sql: Sql) =>
+  placeQuery(sql).select(
+    sql.raw('(SELECT count(*) FROM cohort c WHERE c.place_id = p.id AND c.growing)::int AS cohorts'),
+  );
+
+export const listPlaces = (sql: Sql): Promise<Place[]> => withCohorts(sql);
+
+/** What the season engine needs of every place, without counting what stands there. */
+export const listClimates = (sql: Sql): Promise<Omit<Place, 'cohorts'>[]> => placeQuery(sql);
 
 export async function readPlace(sql: Sql, id: string): Promise<Place> {
-  const place = (await listPlaces(sql)).find((p) => p.id === id);
+  const place = await withCohorts(sql).where('p.id', id).first<Place | undefined>();
   if (!place) throw notFound('place');
   return place;
 }

@@ -1,4 +1,5 @@
 import type { FastifyInstance } from 'fastify';
+import { number, object } from 'yup';
 import type { Round } from '@gonimos/contract/round';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { kitFor } from '@gonimos/core/round';
@@ -7,9 +8,12 @@ import type { Db } from '../db/index.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { readOpenSteps, readWatched } from './store.ts';
+import { countOpen, readOpenSteps, readWatched } from './store.ts';
 
 const AHEAD = 21;
+const CLOSING = 10;
+const MOST_COMING = 30;
+const MOST_WATCHED = 30;
 
 /** Last day on which frost still has to be reckoned with this spring, one year in ten; null when past. */
 function frostUntil(book: SeasonBook, today: string): string | null {
@@ -21,7 +25,7 @@ function frostUntil(book: SeasonBook, today: string): string | null {
 async function watchList(db: Db, today: string): Promise<Round['watch']> {
   const books = await seasonBooks(db);
   const { wires, cut } = await readWatched(db, today);
-  return [
+  const watch = [
     ...cut.flatMap((c) => {
       const until = frostUntil(books.get(c.placeId)!, today);
       return until
@@ -40,6 +44,7 @@ async function watchList(db: Db, today: string): Promise<Round['watch']> {
       cohortId: w.cohortId,
     })),
   ];
+  return watch.sort((a, b) => (a.when < b.when ? -1 : 1)).slice(0, MOST_WATCHED);
 }
 
 export function roundRoutes(app: FastifyInstance): void {
@@ -48,18 +53,17 @@ export function roundRoutes(app: FastifyInstance): void {
     url: '/round',
     role: 'helper',
     summary: 'What is due today, what is coming, what to have ready and what to watch',
-    handle: async (): Promise<Round> => {
+    query: object({ most: number().integer().min(1).max(1000).default(60) }),
+    handle: async ({ query }): Promise<Round> => {
       const today = todayAt(await readNursery(app.db));
-      const steps = await readOpenSteps(app.db, addDays(today, AHEAD));
-      const due = steps.filter((s) => s.opens <= today);
-      const soon = steps.filter((s) => s.opens > today).sort((a, b) => (a.opens < b.opens ? -1 : 1));
-      return {
-        today,
-        due,
-        soon,
-        ready: kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending }))),
-        watch: await watchList(app.db, today),
-      };
+      const [due, soon, { open, closing }, watch] = await Promise.all([
+        readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
+        readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
+        countOpen(app.db, today, addDays(today, CLOSING)),
+        watchList(app.db, today),
+      ]);
+      const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
+      return { today, due, open, closing, soon, ready, watch };
     },
   });
 }

@@ -25,11 +25,48 @@ export async function readWatched(sql: Sql, today: string) {
   return { wires, cut };
 }
 
-/** Steps open by `until` that wait for nothing, of cohorts with anything alive; soonest closing first. */
-export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[]> {
-  const rows = await sql('course_step as s')
+const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>
+  sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohort_id')
+    .where({ 's.status': 'planned', 's.ready': true, 'c.growing': true })
+    .where('s.opens', '<=', until)
+    .where('s.opens', ahead ? '>' : '<=', today);
+
+/** How many steps are open, and how many of them close by a day. */
+export async function countOpen(sql: Sql, today: string, closingBy: string) {
+  const row = await openSteps(sql, today, false, today)
+    .select(
+      sql.raw('count(*)::int AS open, (count(*) FILTER (WHERE s.closes <= ?))::int AS closing', [closingBy]),
+    )
+    .first<{ open: number; closing: number }>();
+  return row;
+}
+
+/**
+ * Steps that wait for nothing, of cohorts with anything alive: those open today, soonest closing first,
+ * or those that open after it and by `until`, soonest first.
+ */
+export async function readOpenSteps(
+  sql: Sql,
+  today: string,
+  { ahead, until, most }: { ahead: boolean; until: string; most: number },
+): Promise<RoundStep[]> {
+  const chosen = openSteps(sql, today, ahead, until)
     .join('place as p', 'p.id', 'c.place_id')
+    .orderBy([...(ahead ? ['s.opens'] : []), 's.closes', 'p.sort', 'c.code'])
+    .limit(most)
+    .select(
+      's.cohort_id',
+      's.key',
+      sql.raw('row_number() OVER (ORDER BY ?? , s.closes, p.sort, c.code) AS turn', [
+        ahead ? 's.opens' : 's.closes',
+      ]),
+    );
+  const rows = await sql
+    .with('chosen', chosen)
+    .from('chosen as t')
+    .join('course_step as s', (on) => on.on('s.cohort_id', 't.cohort_id').andOn('s.key', 't.key'))
+    .join('cohort as c', 'c.id', 't.cohort_id')
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT r.until, r.reason FROM record r
@@ -44,11 +81,7 @@ export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[
           AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
         ORDER BY r.on_date DESC, r.seq DESC LIMIT 1) AS n ON true`,
     )
-    .where('s.status', 'planned')
-    .where('s.ready', true)
-    .where('s.opens', '<=', until)
-    .where('c.growing', true)
-    .orderBy(['s.closes', 'p.sort', 'c.code'])
+    .orderBy('t.turn')
     .select({
       ...{ cohortId: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', placeId: 'c.place_id' },
       ...{ method: 'c.method', live: 'c.live', pending: 'c.pending', rings: 'c.rings' },
@@ -62,5 +95,5 @@ export async function readOpenSteps(sql: Sql, until: string): Promise<RoundStep[
     ...s,
     nextTime: s.nextTime ?? '',
     putOff: day ? { until: day, reason } : null,
-  }));
+  })) as RoundStep[];
 }

@@ -1,6 +1,6 @@
 import { climateOf, seasonBook, type SeasonBook, type WeatherRun } from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
-import { listPlaces, readNursery, siteOf } from '../nursery/store.ts';
+import { listClimates, readNursery, siteOf } from '../nursery/store.ts';
 import { readWeather, recordEnd } from './store.ts';
 
 const MOST = 60;
@@ -16,7 +16,7 @@ export async function seasonBooks(sql: Sql): Promise<Map<string, SeasonBook>> {
   const key = `${nursery.id} ${nursery.version} ${await recordEnd(sql)}`;
   if (weather?.key !== key) weather = { key, run: await readWeather(sql) };
   const books = new Map<string, SeasonBook>();
-  for (const place of await listPlaces(sql)) {
+  for (const place of await listClimates(sql)) {
     const own = `${key} ${place.night} ${place.day} ${place.heatedTo}`;
     let book = kept.get(own);
     if (!book) {

@@ -1,5 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Round } from '@gonimos/contract/round';
 import { get } from '../shared/api';
 
-export const useRound = () => useQuery({ queryKey: ['round'], queryFn: () => get<Round>('/round') });
+/** Steps shown at first; more are asked for by hand. */
+export const FIRST_STEPS = 60;
+
+export const useRound = (most = FIRST_STEPS) =>
+  useQuery({
+    queryKey: ['round', most],
+    queryFn: () => get<Round>(`/round?most=${most}`),
+    placeholderData: keepPreviousData,
+  });

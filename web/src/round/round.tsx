@@ -1,7 +1,6 @@
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { daysBetween } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import type { Round as RoundData, RoundStep } from '@gonimos/contract/round';
@@ -13,9 +12,9 @@ import { dateSpan, duration, fromNow, readable, seasonYear, shortDate, weekdayDa
 import { Loading } from '../shared/loading';
 import { Section } from '../shared/section';
 import { Why } from '../shared/why';
-import { CLOSING, WindowBar } from '../shared/window-bar';
+import { WindowBar } from '../shared/window-bar';
 import { countWords } from '../shared/words';
-import { useRound } from './queries';
+import { FIRST_STEPS, useRound } from './queries';
 
 type Open = { kind: 'record' | 'put off' | 'why'; step: RoundStep } | null;
 
@@ -103,7 +102,9 @@ function Beside({ round }: { round: RoundData }) {
       {round.ready.length > 0 && (
         <section>
           <h2 className="mb-2 text-lg">Have ready</h2>
-          <p className="soft mb-2 text-sm">for everything open today</p>
+          <p className="soft mb-2 text-sm">
+            {round.due.length < round.open ? `for the ${round.due.length} steps shown` : 'for everything open today'}
+          </p>
           <dl>
             {round.ready
               .filter((k) => !k.tool)
@@ -162,12 +163,12 @@ function Beside({ round }: { round: RoundData }) {
 }
 
 export function Round() {
-  const { data: round, error } = useRound();
+  const [most, setMost] = useState(FIRST_STEPS);
+  const { data: round, error } = useRound(most);
   const placeName = usePlaceName();
   const [open, setOpen] = useState<Open>(null);
   if (!round) return <Loading error={error} />;
-  const { today, due } = round;
-  const closing = due.filter((s) => daysBetween(today, s.closes) <= CLOSING).length;
+  const { today, due, closing } = round;
   return (
     <div className="xl:grid xl:min-h-full xl:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="px-4 py-6 lg:px-6">
@@ -175,7 +176,7 @@ export function Round() {
           <h1 className="text-3xl">
             {weekdayDate(today)}
             <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
-              {due.length} open{closing > 0 && `, ${closing} close within ten days`}
+              {round.open} open{closing > 0 && `, ${closing} close within ten days`}
             </span>
           </h1>
           <button
@@ -214,6 +215,15 @@ export function Round() {
             </ul>
           </section>
         ))}
+        {due.length < round.open && (
+          <button
+            type="button"
+            className="no-print btn btn-outline btn-tall"
+            onClick={() => setMost(most * 2)}
+          >
+            Show more of the {round.open}
+          </button>
+        )}
       </div>
       <Beside round={round} />
       {open?.kind === 'record' && (

@@ -113,6 +113,8 @@ export async function up(knex: Knex): Promise<void> {
       growing boolean GENERATED ALWAYS AS (live > 0 OR (pending > 0 AND emerged = 0)) STORED
     );
 
+    CREATE INDEX cohort_of_place ON cohort (place_id) WHERE growing;
+
     -- what was done, found or put off; never changed: an undo is a record of its own
     CREATE TABLE record (
       id uuid PRIMARY KEY,
