@@ -1,7 +1,7 @@
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import type { RuleName } from '@gonimos/core/course';
 import type { Share } from '@gonimos/core/stats';
-import type { Ring } from '@gonimos/core/trunk';
+import type { RingRun } from '@gonimos/core/trunk';
 import { string, type InferType } from 'yup';
 import { body, code, containerId, count, id, measure, programmeId, taxonId, text } from './fields.ts';
 
@@ -105,7 +105,7 @@ export interface CohortRow {
   nextOpens: string | null;
   nextCloses: string | null;
   nextRule: RuleName | null;
-  rings: Ring[];
+  rings: RingRun;
 }
 
 export interface Cohort extends CohortRow {

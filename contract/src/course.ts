@@ -1,4 +1,4 @@
-import type { Course, PlannedStep, Reason } from '@gonimos/core/course';
+import type { PlannedStep, Reason } from '@gonimos/core/course';
 
 /** A step of a kept course, with the grower's own words about it. */
 export interface CourseStep extends PlannedStep {
@@ -10,7 +10,6 @@ export interface CourseStep extends PlannedStep {
 
 export interface CohortCourse {
   steps: CourseStep[];
-  rings: Course['rings'];
   endsOn: string | null;
 }
 

@@ -1,6 +1,6 @@
 import type { Reason } from '@gonimos/core/course';
 import type { KitLine } from '@gonimos/core/round';
-import type { Ring } from '@gonimos/core/trunk';
+import type { RingRun } from '@gonimos/core/trunk';
 
 /** One piece of work on the round. */
 export interface RoundStep {
@@ -13,7 +13,7 @@ export interface RoundStep {
   pending: number;
   cohortContainer: string;
   goalCaliper: number | null;
-  rings: Ring[];
+  rings: RingRun;
   key: string;
   operation: string;
   title: string;

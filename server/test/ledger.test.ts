@@ -47,7 +47,7 @@ describe('ledger in the database', () => {
       const own = id();
       const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = template;
       const row = { ...kept, id: own, code: own.slice(0, 12), place_id: place, method: unit };
-      await b.db('cohort').insert({ ...row, programme: JSON.stringify(kept.programme), rings: '[]' });
+      await b.db('cohort').insert({ ...row, programme: JSON.stringify(kept.programme) });
       return own;
     };
     const step = fc.record({

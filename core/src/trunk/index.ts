@@ -63,3 +63,28 @@ export interface Ring {
   caliper: number;
   measured: boolean;
 }
+
+/** Rings of successive seasons, packed for sending: caliper in tenths of mm, and the seasons measured. */
+export interface RingRun {
+  from: number;
+  mm: number[];
+  measured: number[];
+}
+
+/** Packs rings; seasons must follow one another, as they do in a course. */
+export const packRings = (rings: readonly Ring[]): RingRun => ({
+  from: rings[0]?.season ?? 0,
+  mm: rings.map((r) => Math.round(r.caliper * 10) / 10),
+  measured: rings.filter((r) => r.measured).map((r) => r.season),
+});
+
+export const ringsOf = (run: RingRun): Ring[] =>
+  run.mm.map((caliper, i) => ({
+    season: run.from + i,
+    caliper,
+    measured: run.measured.includes(run.from + i),
+  }));
+
+/** Caliper at the end of the last season before `season`, mm; 0 when nothing has grown yet. */
+export const caliperBefore = (run: RingRun, season: number): number =>
+  run.mm[Math.min(season - run.from, run.mm.length) - 1] ?? 0;

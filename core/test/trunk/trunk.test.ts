@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { boxLitres, CONTAINERS, roundLitres } from '@gonimos/core/containers';
-import { crownMean, fullAt, grow, massOf } from '@gonimos/core/trunk';
+import { caliperBefore, crownMean, fullAt, grow, massOf, packRings, ringsOf } from '@gonimos/core/trunk';
 
 describe('trunk growth', () => {
   it('doubling a pot that already holds growth back gives 43 % more mass (Poorter et al. 2012, from memory)', () => {
@@ -26,6 +26,15 @@ describe('trunk growth', () => {
       }
       expect(grow(from, 5.5, 1, litres, 2)).to.be.closeTo(d, 0.02);
     }
+  });
+
+  it('packs rings for sending and gives them back', () => {
+    const rings = [4.9, 12.8, 17.04].map((caliper, i) => ({ season: 2031 + i, caliper, measured: i === 1 }));
+    const run = packRings(rings);
+    expect(ringsOf(run)).to.deep.equal(
+      rings.map((r) => ({ ...r, caliper: Math.round(r.caliper * 10) / 10 })),
+    );
+    expect([2031, 2032, 2034, 2050].map((y) => caliperBefore(run, y))).to.deep.equal([0, 4.9, 17, 17]);
   });
 
   it('stays in the ranges it was fitted to (regression guard, not an outside check)', () => {

@@ -18,10 +18,9 @@ export function courseRoutes(app: FastifyInstance): void {
     summary: 'The course as planned, with the rules behind every date',
     params,
     handle: async ({ params: p }): Promise<CohortCourse> => {
-      const cohort = await app.db('cohort').where({ id: p.id }).first('rings', 'ends_on');
+      const cohort = await app.db('cohort').where({ id: p.id }).first('ends_on');
       return {
         steps: await readCourse(app.db, p.id),
-        rings: cohort?.rings ?? [],
         endsOn: cohort?.ends_on ?? null,
       };
     },

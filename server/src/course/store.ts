@@ -1,6 +1,7 @@
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import type { Course, Moved, PlannedStep } from '@gonimos/core/course';
 import { groupBy } from '../db/group.ts';
+import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 
 const COLUMNS = {
@@ -99,9 +100,7 @@ function summary({ cohortId, course }: Plan, today: string) {
     .sort((a, b) => Number(b.ready) - Number(a.ready) || (a.opens! < b.opens! ? -1 : 1))[0];
   return {
     id: cohortId,
-    rings: course.rings
-      .filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)
-      .map((r) => ({ ...r, caliper: Math.round(r.caliper * 10) / 10 })),
+    rings: packRings(course.rings.filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)),
     ends_on: course.endsOn,
     next_title: next?.title ?? null,
     next_opens: next?.opens ?? null,

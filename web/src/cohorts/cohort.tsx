@@ -5,6 +5,7 @@ import type { Cohort as Data } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
 import type { Share } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
+import { ringsOf } from '@gonimos/core/trunk';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { RecordSheet } from '../records/record-sheet';
@@ -21,7 +22,9 @@ const percent = (s: Share) =>
 function Facts({ cohort, today }: { cohort: Data; today: string }) {
   const placeName = usePlaceName();
   const season = seasonYear(today);
-  const trunk = cohort.rings.filter((r) => r.season < season).at(-1);
+  const trunk = ringsOf(cohort.rings)
+    .filter((r) => r.season < season)
+    .at(-1);
   const facts: [string, string, string?][] = [
     ['Place', placeName(cohort.placeId), container(cohort.container).name],
     [
@@ -117,6 +120,7 @@ export function Cohort() {
             )}
           </p>
           <Facts cohort={cohort} today={today} />
+          {cohort.goal && <p className="mt-3 max-w-prose">Goal: {cohort.goal}</p>}
           {cohort.note && <p className="soft mt-3 max-w-prose">{cohort.note}</p>}
           {cohort.parentCode && (
             <p className="mt-1">

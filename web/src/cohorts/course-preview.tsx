@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { container } from '@gonimos/core/containers';
 import type { Course, PlannedStep } from '@gonimos/core/course';
+import { packRings } from '@gonimos/core/trunk';
 import { dateSpan, readable, seasonYear } from '../shared/dates';
 import { Section } from '../shared/section';
 import { Why } from '../shared/why';
@@ -41,7 +42,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
             <li key={year} className="grid grid-cols-[5.5rem_1fr] gap-4">
               <div className="text-center">
                 <Section
-                  rings={course.rings.filter((r) => r.season <= year)}
+                  rings={packRings(course.rings.filter((r) => r.season <= year))}
                   season={year + 1}
                   containerId={containerIn(course.steps, year)}
                   target={target}

@@ -249,6 +249,9 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
             </select>
           </Field>
         </div>
+        <Field label="Goal" hint="form, size, style, in your words" error={errors.goal?.message}>
+          <input className="input" autoComplete="off" {...form.register('goal')} />
+        </Field>
         <Field label="Parent" hint="the cohort it came from, if it is here" error={errors.parentId?.message}>
           <select className="select" {...form.register('parentId')}>
             <option value="">none</option>

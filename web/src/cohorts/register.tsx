@@ -18,6 +18,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
 import { TAXA, taxon } from '@gonimos/core/taxa';
+import { caliperBefore } from '@gonimos/core/trunk';
 import { usePlaceName, usePlaces, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { dateSpan, saidDate, seasonYear } from '../shared/dates';
@@ -61,9 +62,6 @@ const WIDTHS: Record<string, string> = {
   taxonName: 'w-44',
   placeName: 'w-48',
 };
-
-const trunkNow = (r: CohortRow, season: number): number =>
-  r.rings.filter((x) => x.season < season).at(-1)?.caliper ?? 0;
 
 function Status({ row, today }: { row: Line; today: string }) {
   if (!row.growing) return <span className="soft">none left</span>;
@@ -112,7 +110,7 @@ export function Register() {
         ...r,
         taxonName: taxon(r.taxonId).name,
         placeName: placeName(r.placeId),
-        trunk: trunkNow(r, season),
+        trunk: caliperBefore(r.rings, season),
       })),
     [data, season, placeName],
   );

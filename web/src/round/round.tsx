@@ -103,7 +103,9 @@ function Beside({ round }: { round: RoundData }) {
         <section>
           <h2 className="mb-2 text-lg">Have ready</h2>
           <p className="soft mb-2 text-sm">
-            {round.due.length < round.open ? `for the ${round.due.length} steps shown` : 'for everything open today'}
+            {round.due.length < round.open
+              ? `for the ${round.due.length} steps shown`
+              : 'for everything open today'}
           </p>
           <dl>
             {round.ready

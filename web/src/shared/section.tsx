@@ -1,8 +1,8 @@
 import { container, type Wall } from '@gonimos/core/containers';
-import type { Ring } from '@gonimos/core/trunk';
+import { ringsOf, type RingRun } from '@gonimos/core/trunk';
 
 interface Props {
-  rings: Ring[];
+  rings: RingRun;
   /** season that is going on: rings after it are expected */
   season: number;
   containerId: string;
@@ -27,8 +27,9 @@ const outline: Record<Wall, { dash?: string; width: number }> = {
  */
 export function Section({ rings, season, containerId, target, size, fullScale }: Props) {
   const kind = container(containerId);
-  const grown = rings.filter((r) => r.season < season);
-  const coming = rings.filter((r) => r.season >= season).slice(0, 3);
+  const all = ringsOf(rings);
+  const grown = all.filter((r) => r.season < season);
+  const coming = all.filter((r) => r.season >= season).slice(0, 3);
   const now = grown.at(-1)?.caliper ?? 0;
   const widest = fullScale ?? Math.max(target ?? 0, coming.at(-1)?.caliper ?? 0, now, 6) * 1.12;
   const r = (mm: number) => Math.max((mm / widest) * 42, 0.8);

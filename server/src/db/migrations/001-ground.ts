@@ -101,7 +101,7 @@ export async function up(knex: Knex): Promise<void> {
       pending integer NOT NULL DEFAULT 0 CHECK (pending >= 0),
       emerged integer NOT NULL DEFAULT 0 CHECK (emerged >= 0),
       -- kept by the plan
-      rings jsonb NOT NULL DEFAULT '[]',
+      rings jsonb NOT NULL DEFAULT '{"from": 0, "mm": [], "measured": []}',
       ends_on date,
       next_title text,
       next_opens date,
