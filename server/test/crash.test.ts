@@ -1,32 +1,12 @@
 import { expect } from 'chai';
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import { fold } from '@gonimos/core/ledger';
 import { migrate, openDatabase } from '../src/db/index.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
 import { readEntries } from '../src/ledger/store.ts';
 import { freshDatabase, id } from './harness.ts';
+import { endServer, freePort, serve } from './serve.ts';
 
 const WRITES = 500;
-
-const freePort = () =>
-  new Promise<number>((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
-
-function serve(url: string, port: number): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-    env: { ...process.env, GONIMOS_DATABASE_URL: url, GONIMOS_PORT: String(port), GONIMOS_DEMO: '1' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  return new Promise((resolve, reject) => {
-    child.stdout.on('data', (d: Buffer) => d.toString().includes('Gonimos is at') && resolve(child));
-    child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
-  });
-}
 
 async function enter(base: string) {
   const first = await fetch(`${base}/api/session`);
@@ -117,8 +97,7 @@ describe('the server killed in the middle of writing', () => {
     const again = await serve(made.url, port);
     const health = await fetch(`${base}/api/health`);
     expect(health.status).to.equal(200);
-    again.kill('SIGTERM');
-    await new Promise((resolve) => again.once('exit', resolve));
+    await endServer(again);
     await db.destroy();
     await made.drop();
   }).timeout(120_000);

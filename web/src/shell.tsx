@@ -1,6 +1,7 @@
 import { CalendarDays, Home, Leaf, MoonStar, ListTree, LogOut, Sun } from 'lucide-react';
 import { useEffect, useState, type ComponentType } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { PlaceOptions } from './nursery/place-options';
 import { useNursery, usePlaces, useStepCalendar } from './nursery/queries';
 import { useSession, useSignOut } from './people/session';
 import { useRound } from './round/queries';
@@ -77,11 +78,7 @@ function PlaceChoice() {
       value={here ?? ''}
       onChange={(e) => choose(e.target.value)}
     >
-      {places.map((p) => (
-        <option key={p.id} value={p.id}>
-          {p.name}
-        </option>
-      ))}
+      <PlaceOptions />
     </select>
   );
 }

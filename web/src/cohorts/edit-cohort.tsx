@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { editCohort, type Cohort } from '@gonimos/contract/cohorts';
+import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces } from '../nursery/queries';
 import { Failure } from '../shared/api';
 import { faultsIn, faultsOf, showFaults } from '../shared/check';
@@ -65,11 +66,7 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
           error={errors.placeId?.message}
         >
           <select className="select" {...form.register('placeId')}>
-            {places.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
+            <PlaceOptions />
           </select>
         </Field>
         <Field label="Root and top work" error={errors.school?.message}>

@@ -6,6 +6,7 @@ import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { PROGRAMMES, programme } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
+import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
 import { Failure, newId } from '../shared/api';
 import { faultsIn, faultsOf, showFaults } from '../shared/check';
@@ -76,7 +77,6 @@ export function NewCohort() {
 }
 
 function Form({ today, firstPlace, taken }: { today: string; firstPlace: string; taken: Set<string> }) {
-  const places = usePlaces().data ?? [];
   const rows = useRegister().data ?? [];
   const navigate = useNavigate();
   const enter = useEnterCohort();
@@ -215,11 +215,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         <div className="grid grid-cols-2 gap-4">
           <Field label="Place" error={errors.placeId?.message}>
             <select className="select" {...form.register('placeId')}>
-              {places.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
+              <PlaceOptions />
             </select>
           </Field>
           <Field label="Container" error={errors.container?.message}>

@@ -19,7 +19,8 @@ import type { CohortRow } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
 import { TAXA, taxon } from '@gonimos/core/taxa';
 import { caliperBefore } from '@gonimos/core/trunk';
-import { usePlaceName, usePlaces, useToday } from '../nursery/queries';
+import { PlaceOptions } from '../nursery/place-options';
+import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { dateSpan, saidDate, seasonYear } from '../shared/dates';
 import { Loading } from '../shared/loading';
@@ -96,7 +97,6 @@ function useAddress() {
 export function Register() {
   const { data, error } = useRegister();
   const today = useToday();
-  const places = usePlaces().data ?? [];
   const placeName = usePlaceName();
   const may = useMay('grower');
   const { value, set } = useAddress();
@@ -206,11 +206,7 @@ export function Register() {
           onChange={(e) => set({ place: e.target.value })}
         >
           <option value="">every place</option>
-          {places.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
+          <PlaceOptions />
         </select>
         <select
           className="select w-full sm:w-36"

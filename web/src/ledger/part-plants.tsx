@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { splitCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePromote, useSplit } from '../cohorts/queries';
-import { usePlaces } from '../nursery/queries';
+import { PlaceOptions } from '../nursery/place-options';
 import { Failure, newId } from '../shared/api';
 import { faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
@@ -10,7 +10,6 @@ import { Sheet } from '../shared/sheet';
 
 /** Parts plants off into a cohort of their own, or one plant to follow by its tag. */
 export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {
-  const places = usePlaces().data ?? [];
   const split = useSplit(cohort.id);
   const promote = usePromote(cohort.id);
   const ids = useRef({ split: newId(), cohort: newId(), promote: newId() });
@@ -49,11 +48,7 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         </Field>
         <Field label="Place">
           <select className="select" {...part.register('placeId')}>
-            {places.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
+            <PlaceOptions />
           </select>
         </Field>
         <button className="btn btn-primary btn-tall" disabled={split.isPending}>

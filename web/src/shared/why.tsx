@@ -47,14 +47,14 @@ export function Why({
             </h3>
             <p className="mt-1">{readable(r.text, today)}</p>
             {r.figures.length > 0 && (
-              <table className="mt-2 w-full text-sm">
+              <table className="mt-2 w-full table-fixed text-sm">
                 <tbody>
                   {r.figures.map((f, j) => (
                     <tr key={j} className="border-t border-base-300 align-top">
-                      <th scope="row" className="soft py-1 pr-3 text-left font-normal">
+                      <th scope="row" className="soft w-[40%] py-1 pr-3 text-left font-normal">
                         {f.label}
                       </th>
-                      <td className="py-1 pr-3 text-right font-semibold whitespace-nowrap">
+                      <td className="w-[27%] py-1 pr-3 text-right font-semibold">
                         {isIsoDate(f.value) ? shortDate(f.value, today) : f.value}{' '}
                         {f.unit.length < 16 ? f.unit : ''}
                       </td>
