@@ -197,4 +197,23 @@ describe('journeys in the browser', () => {
     await page.getByRole('link', { name: 'SP-X1' }).waitFor();
     await context.close();
   }).timeout(60_000);
+
+  it('a nursery of one’s own: the first visit makes the owner, an empty round says what to do first', async () => {
+    const own = await startApp(false);
+    const context = await browser.newContext({ baseURL: own.base });
+    const page = await context.newPage();
+    await page.goto('/');
+    await page.getByLabel('Nursery').fill('Lower Field');
+    await page.getByLabel('Your name').fill('Ada');
+    await page.getByLabel('Password').fill('short');
+    await page.getByRole('button', { name: 'Open the nursery' }).click();
+    await page.getByText('Password is shorter than 10 letters').waitFor();
+    await page.getByLabel('Password').fill('a long enough one');
+    await page.getByRole('button', { name: 'Open the nursery' }).click();
+    await page.getByText('Nothing is due today').waitFor();
+    await page.getByRole('link', { name: 'Start a cohort' }).click();
+    await page.getByText('Its course').waitFor();
+    await context.close();
+    await own.stop();
+  }).timeout(60_000);
 });

@@ -60,7 +60,7 @@ const firstOwner = createBrowserRouter([
 export function App() {
   const { data: session, error } = useSession();
   if (!session) return <Loading error={error} />;
-  if (session.empty) return <RouterProvider router={firstOwner} />;
+  if (session.empty) return <RouterProvider key="first visit" router={firstOwner} />;
   if (!session.person) return <SignIn />;
-  return <RouterProvider router={router} />;
+  return <RouterProvider key="nursery" router={router} />;
 }

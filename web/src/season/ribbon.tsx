@@ -107,7 +107,11 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
         )}
         {!small && m['roots-active'].kind === 'days' && (
           <text
-            x={Math.max(xd(m['roots-active'].p50) + 7, today + 8)}
+            x={
+              today < width / 2
+                ? Math.max(xd(m['roots-active'].p50) + 7, today + 8)
+                : xd(m['roots-active'].p50) + 7
+            }
             y={top + roots - 2}
             fontSize={12}
             fill="#1c1206"
