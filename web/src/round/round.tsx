@@ -69,7 +69,7 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
           {may && (
             <button
               type="button"
-              className="btn btn-ghost max-sm:btn-tall border border-base-300 px-2 whitespace-nowrap"
+              className="btn btn-ghost max-sm:min-h-13 border border-base-300 px-2 whitespace-nowrap"
               onClick={() => open({ kind: 'put off', step })}
             >
               Not yet
@@ -77,7 +77,7 @@ function Card({ step, today, open }: { step: RoundStep; today: string; open: (o:
           )}
           <button
             type="button"
-            className="btn btn-ghost max-sm:btn-tall border border-base-300 px-2"
+            className="btn btn-ghost max-sm:min-h-13 border border-base-300 px-2"
             onClick={() => open({ kind: 'why', step })}
           >
             Why
