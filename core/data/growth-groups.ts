@@ -6,6 +6,7 @@ export type GrowthGroup =
   | 'pine'
   | 'juniper-cypress'
   | 'deciduous-conifer'
+  | 'evergreen-broadleaf'
   | 'sensitive-shrub'
   | 'swollen-base'
   | 'tropical-broadleaf';
@@ -46,6 +47,7 @@ export const GROWTH_GROUPS: Record<GrowthGroup, GroupTolerance> = {
   pine: row('pine', 0.6, 0.7, 0.5, 0.6, 0.45),
   'juniper-cypress': row('juniper and cypress', 0.6, 0.6, 0.5, 0.5, 0.3),
   'deciduous-conifer': row('deciduous conifer', 0.8, 0.9, 0.4, 0.8, 0.6),
+  'evergreen-broadleaf': row('evergreen broadleaf', 0.7, 0.9, 0.4, 0.5, 0.5),
   'sensitive-shrub': row('sensitive shrub', 0.3, 0.8, 0.6, 0.2, 0.45),
   'swollen-base': row('swollen-base succulent', 0.9, 0.9, 0.4, 0.7, 0.45),
   'tropical-broadleaf': row('tropical broadleaf', 1, 1, 0.4, 0.8, 0.6),

@@ -17,19 +17,39 @@ export function isIsoDate(text: unknown): text is IsoDate {
   return y >= 1900 && y < 2200 && new Date(Date.UTC(y, mo - 1, d)).toISOString().slice(0, 10) === text;
 }
 
+const read = new Map<IsoDate, Day>();
 /** Day number of an ISO date. Throws RangeError when the text is no date. */
 export function toDay(iso: IsoDate): Day {
+  const known = read.get(iso);
+  if (known !== undefined) return known;
   const ms = Date.parse(`${iso}T00:00:00Z`);
   if (Number.isNaN(ms)) throw new RangeError(`not a date: ${iso}`);
-  return Math.round(ms / DAY_MS);
+  const day = Math.round(ms / DAY_MS);
+  read.set(iso, day);
+  return day;
 }
 
-export const toIso = (day: Day): IsoDate => new Date(Math.round(day) * DAY_MS).toISOString().slice(0, 10);
+const written = new Map<Day, IsoDate>();
+/** ISO date of a day number; kept, as the same days are written again and again. */
+export function toIso(day: Day): IsoDate {
+  const whole = Math.round(day);
+  let iso = written.get(whole);
+  if (iso === undefined) {
+    iso = new Date(whole * DAY_MS).toISOString().slice(0, 10);
+    written.set(whole, iso);
+  }
+  return iso;
+}
 
 export const dayOf = (year: number, month: number, date: number): Day =>
   Math.round(Date.UTC(year, month - 1, date) / DAY_MS);
 
-export const yearOf = (day: Day): number => new Date(day * DAY_MS).getUTCFullYear();
+const years = new Map<Day, number>();
+export function yearOf(day: Day): number {
+  let year = years.get(day);
+  if (year === undefined) years.set(day, (year = new Date(day * DAY_MS).getUTCFullYear()));
+  return year;
+}
 
 /** 0..364: place in an ordinary year; 29 February shares the place of the 28th. */
 export function placeInYear(day: Day): number {

@@ -1,113 +1,243 @@
 import { toDay, toIso, type Day, type IsoDate } from '../calendar/index.ts';
-import { operation } from '../operations/index.ts';
-import type { ProgrammeStep } from '../programmes/index.ts';
+import { MAJOR, operation } from '../operations/index.ts';
+import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { taxon, toleranceOf } from '../taxa/index.ts';
-import { condition } from './rules/condition.ts';
-import { order } from './rules/order.ts';
-import { putOff } from './rules/put-off.ts';
-import { recovery, type LastWork } from './rules/recovery.ts';
-import { reserve, rootCut, rootCutReason } from './rules/reserve.ts';
-import { school } from './rules/school.ts';
+import { survivalOdds } from './odds.ts';
+import { objection, place, type Placement } from './place.ts';
+import { reasonsOf } from './reasons.ts';
+import type { LastWork } from './rules/recovery.ts';
+import { rootCut, rootCutReason } from './rules/reserve.ts';
+import { shelterStep } from './shelter.ts';
 import { Tree } from './tree.ts';
-import type { Context, Course, CourseFacts, Demand, PlannedStep, Reason, StepInHand } from './types.ts';
-import { findWindow, type Window } from './window.ts';
+import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
 
-/** Rules that look at the plant as it will be on the day in question. */
-const ON_THE_DAY = [recovery, school, condition, reserve];
-const MOST_PUSHES = 30;
-/** The plan counts on a day a third into the window. */
-const TARGET_AT = 0.35;
+/** Days after its window in which aftercare may still be recorded before it lapses. */
+const GRACE = 14;
 
-function inHand(step: ProgrammeStep): StepInHand {
-  const op = operation(step.operation);
+/** The grower's learned experience shifts how much the group is taken to bear. */
+function toleranceFor(facts: CourseFacts): Context['tolerance'] {
+  const t = toleranceOf(taxon(facts.taxonId));
+  const by = facts.learned;
+  if (!by || by.factor === 1) return t;
+  const scaled = (p: typeof t.rootTolerance) => ({
+    ...p,
+    value: Math.round(p.value * by.factor * 100) / 100,
+    basis: 'your data' as const,
+    source: `library value moved by ${by.plants} plants of yours`,
+  });
+  return { ...t, rootTolerance: scaled(t.rootTolerance), topTolerance: scaled(t.topTolerance) };
+}
+
+function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
+  const t = taxon(facts.taxonId);
+  const seasons = new Map<number, { from: Day; to: Day }>();
   return {
-    step,
-    op,
-    rootLoss: step.rootLoss ?? op.rootLoss.value,
-    topLoss: step.topLoss ?? op.topLoss.value,
+    ...{ facts, taxon: t, book, today: toDay(today), dates: new Map() },
+    levels: {
+      cohort: facts.schools.cohort,
+      programme: facts.programme.schools,
+      nursery: facts.schools.nursery,
+    },
+    tolerance: toleranceFor(facts),
+    growing(year) {
+      let g = seasons.get(year);
+      if (!g) seasons.set(year, (g = book.growing(year, t)));
+      return g;
+    },
   };
 }
 
-const plain = (d: Demand): Reason => ({
-  rule: d.rule,
-  text: d.text,
-  figures: d.figures,
-  binding: false,
-});
-
-interface Placement {
-  window: Window | null;
-  target: Day | null;
-  demands: Demand[];
-  /** the rule that looked at the plant and moved the step to another window */
-  pushedBy: Demand | null;
+/** Lays a course out step by step: what is done first, then the plan on top of it. */
+class Planner {
+  readonly ctx: Context;
+  readonly hands: StepInHand[];
+  readonly planned = new Map<string, PlannedStep>();
   tree: Tree;
-  none: string | null;
-}
+  /** what holds the roots today */
+  private readonly wall: Tree['wall'];
+  readonly last = new Map<string, LastWork>();
 
-/** The decisive reason: the rule that last pushed the step on, else the one asking for the latest day. */
-function withBinding({ demands, window, pushedBy }: Placement): Reason[] {
-  const rank = (d: Demand) => (d.notBefore === 'never' ? Infinity : d.notBefore);
-  const latest =
-    pushedBy ?? demands.reduce<Demand | null>((best, d) => (best && rank(best) >= rank(d) ? best : d), null);
-  const reasons = demands.map((d) => ({
-    ...plain(d),
-    binding: d === latest && (!window || d === pushedBy || rank(d) >= window.opens),
-  }));
-  if (window)
-    reasons.unshift({
-      rule: 'window',
-      text: window.text,
-      figures: window.figures,
-      binding: !reasons.some((r) => r.binding),
-    });
-  if (window?.missed)
-    reasons.push({
-      rule: 'window',
-      text: `The window {${toIso(window.missed.opens)}} to {${toIso(window.missed.closes)}} passed undone`,
-      figures: [],
-      binding: false,
-    });
-  return reasons;
-}
-
-/** Finds the first day on which every rule agrees, or says which one never will. */
-function place(ctx: Context, hand: StepInHand, tree: Tree, last: ReadonlyMap<string, LastWork>): Placement {
-  const demands = [...order(ctx, hand), ...putOff(ctx, hand)];
-  let pushedBy: Demand | null = null;
-  const fail = (none: string): Placement => ({
-    ...{ window: null, target: null, demands, pushedBy, tree, none },
-  });
-  const never = demands.find((d) => d.notBefore === 'never');
-  if (never) return fail(never.text);
-  let from = Math.max(...demands.map((d) => d.notBefore as Day));
-
-  for (let push = 0; push < MOST_PUSHES; push++) {
-    const window = findWindow(ctx, hand, from);
-    if ('none' in window) return fail(window.none);
-    const ideal = window.opens + Math.round(TARGET_AT * (window.closes - window.opens));
-    const target = Math.max(ideal, ctx.today);
-    const then = tree.clone().advance(target);
-    const pushed = ON_THE_DAY.map((rule) => rule(ctx, hand, then, last)).filter(
-      (d): d is Demand => d !== null,
-    );
-    const blocking = pushed.find((d) => d.notBefore === 'never' || d.notBefore > target);
-    const late = pushed.filter((d) => d.notBefore !== 'never' && d.notBefore > window.opens);
-    if (!blocking) {
-      for (const d of late) if (!demands.some((x) => x.text === d.text)) demands.push(d);
-      const opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
-      return {
-        window: { ...window, opens, early: Math.max(window.early, from), late: Math.max(window.late, opens) },
-        ...{ target, demands, pushedBy, tree: then, none: null },
-      };
-    }
-    demands.push(blocking);
-    pushedBy = blocking;
-    if (blocking.notBefore === 'never') return fail(blocking.text);
-    from = Math.max(from, blocking.notBefore);
+  constructor(facts: CourseFacts, book: SeasonBook, today: IsoDate) {
+    this.ctx = contextOf(facts, book, today);
+    this.hands = unfold(facts.programme, this.ctx.levels, this.ctx.taxon.group).map((s) => this.inHand(s));
+    this.tree = new Tree(this.ctx);
+    this.layDone();
+    this.wall = this.tree.wall;
   }
-  return fail('no window in which every rule agrees');
+
+  private inHand(step: CourseStepPlan): StepInHand {
+    const op = operation(step.operation);
+    const fact = this.ctx.facts.steps[step.key] ?? { status: 'planned' };
+    const share = fact.lighten ?? 1;
+    return {
+      ...{ step, op, fact },
+      rootLoss: (step.rootLoss ?? op.rootLoss.value) * share,
+      topLoss: (step.topLoss ?? op.topLoss.value) * share,
+    };
+  }
+
+  private base(hand: StepInHand): PlannedStep {
+    const { step, op } = hand;
+    const isDone = (key: string, optional?: boolean) => {
+      const d = this.ctx.dates.get(key);
+      return !d || d.done || (optional === true && d.day === null);
+    };
+    return {
+      key: step.key,
+      operation: op.id,
+      title: step.title ?? op.name,
+      lane: op.lane,
+      status: 'planned',
+      chain: step.chain,
+      opens: null,
+      closes: null,
+      opensEarly: null,
+      opensLate: null,
+      target: null,
+      doneOn: null,
+      container: step.container ?? null,
+      rootCut: null,
+      odds: null,
+      ready: step.after.every((a) => isDone(a.step, a.optional)),
+      minutes: Math.ceil(op.minutes.value * this.ctx.facts.live),
+      offers: null,
+      moved: null,
+      reasons: [],
+    };
+  }
+
+  private settle(hand: StepInHand, day: Day, done: boolean, root: number, into: string | null): void {
+    const title = hand.step.title ?? hand.op.name;
+    this.ctx.dates.set(hand.step.key, { day, title, operation: hand.op.id, done });
+    if (root + hand.topLoss === 0 && into === null && hand.op.recovery.value === 0) return;
+    if (this.tree.day < day) this.tree.advance(day);
+    this.tree.suffer(root, hand.topLoss, title, into);
+    if (hand.rootLoss + hand.topLoss > 0)
+      this.last.set(hand.op.lane, { day, title, seasons: hand.op.recovery.value });
+  }
+
+  private layDone(): void {
+    const done = this.hands
+      .filter((h) => h.fact.status === 'done')
+      .sort((a, b) => (a.fact.doneOn! < b.fact.doneOn! ? -1 : 1));
+    for (const hand of done) {
+      const into = hand.fact.container ?? hand.step.container ?? null;
+      const row = this.base(hand);
+      this.settle(hand, toDay(hand.fact.doneOn!), true, hand.rootLoss, into);
+      row.status = 'done';
+      row.ready = true;
+      row.doneOn = hand.fact.doneOn!;
+      row.container = into;
+      this.planned.set(row.key, row);
+    }
+  }
+
+  private drop(hand: StepInHand): void {
+    const { ctx } = this;
+    const before = hand.step.after.map((a) => ctx.dates.get(a.step)?.day ?? toDay(ctx.facts.startedOn));
+    const row = this.base(hand);
+    const day = Math.max(toDay(ctx.facts.startedOn), ...before);
+    ctx.dates.set(row.key, { day, title: row.title, operation: row.operation, done: true });
+    row.status = 'dropped';
+    this.planned.set(row.key, row);
+  }
+
+  /** Aftercare of work that was left out, or whose time has gone by, is not asked for any more. */
+  private lapses(hand: StepInHand, found: Placement): boolean {
+    const { step } = hand;
+    if (!step.chain) return false;
+    if (this.planned.get(step.chain)?.status === 'dropped') return true;
+    const parent = this.ctx.dates.get(step.after[0].step);
+    return parent?.done === true && found.window !== null && found.window.closes + GRACE < this.ctx.today;
+  }
+
+  private plan(hand: StepInHand): void {
+    const { ctx } = this;
+    const row = this.base(hand);
+    const found = place(ctx, hand, this.tree, this.last);
+    const by = hand.fact.moved?.overrides ? hand.fact.moved : null;
+    if (by && toDay(by.to) >= ctx.today) return this.setByHand(hand, row, found, toDay(by.to));
+    row.reasons = reasonsOf(found, hand);
+    this.planned.set(row.key, row);
+    const { window, target } = found;
+    if (target === null || !window) {
+      row.status = 'none';
+      row.offers = found.offers;
+      ctx.dates.set(row.key, { day: null, title: row.title, operation: row.operation, done: false });
+      return;
+    }
+    if (this.lapses(hand, found)) {
+      row.status = 'lapsed';
+      row.closes = toIso(window.closes);
+      ctx.dates.set(row.key, { day: window.closes, title: row.title, operation: row.operation, done: true });
+      return;
+    }
+    const { tree } = found;
+    row.opens = toIso(window.opens);
+    row.closes = toIso(window.closes);
+    row.opensEarly = toIso(window.early);
+    row.opensLate = toIso(window.late);
+    row.target = toIso(target);
+    row.moved = found.chosen === 'hand' ? hand.fact.moved! : null;
+    if (tree) {
+      row.rootCut = rootCut(ctx, hand, tree);
+      if (row.rootCut) row.reasons.push(rootCutReason(ctx, tree, row.rootCut));
+      if (this.tree.day < target) this.tree = tree.clone();
+    }
+    this.settle(hand, target, false, row.rootCut?.take ?? 0, row.container);
+    if (hand.rootLoss > MAJOR || hand.topLoss > MAJOR) row.odds = survivalOdds(ctx, this.tree);
+  }
+
+  /** The grower's own day against a rule: kept, with the reason, and shown. */
+  private setByHand(hand: StepInHand, row: PlannedStep, found: Placement, day: Day): void {
+    const said = hand.fact.moved!;
+    const then = this.tree.clone().advance(day);
+    const cut = rootCut(this.ctx, hand, then);
+    if (this.tree.day < day) this.tree = then.clone();
+    this.settle(hand, day, false, cut?.take ?? 0, row.container);
+    const [opens, closes] = [found.window?.opens ?? day, found.window?.closes ?? day];
+    this.planned.set(row.key, {
+      ...row,
+      ...{ opens: toIso(Math.min(opens, day)), closes: toIso(Math.max(day, Math.min(closes, day + 30))) },
+      ...{ opensEarly: toIso(day), opensLate: toIso(day), target: toIso(day), rootCut: cut, moved: said },
+      odds: hand.rootLoss > MAJOR || hand.topLoss > MAJOR ? survivalOdds(this.ctx, this.tree) : null,
+      reasons: [
+        {
+          rule: 'set by hand',
+          text: `Set by hand to {${said.to}} against the rule ‘${said.overrides}’: ${said.reason}`,
+          figures: [{ label: 'day set', value: said.to, unit: '', basis: 'your data' }],
+          binding: true,
+        },
+        ...reasonsOf(found, hand).map((r) => ({ ...r, binding: false })),
+      ],
+    });
+  }
+
+  /** Plans the steps in order, up to one of them when named. */
+  run(until?: string): this {
+    for (const hand of this.hands) {
+      if (hand.step.key === until) break;
+      if (hand.fact.status === 'dropped') this.drop(hand);
+      else if (hand.fact.status !== 'done') this.plan(hand);
+    }
+    return this;
+  }
+
+  course(): Course {
+    const { ctx, tree } = this;
+    const end = [...ctx.dates.values()].reduce((m, d) => Math.max(m, d.day ?? 0), 0);
+    const steps = this.hands.map((h) => this.planned.get(h.step.key)!);
+    const comesIn = steps.some((s) => s.operation === 'bring-in' && s.status === 'planned');
+    const shelter = comesIn ? null : shelterStep(ctx, this.wall);
+    tree.advance(Math.max(end, ctx.today, tree.day) + 366);
+    return {
+      steps: shelter ? [...steps, shelter] : steps,
+      rings: tree.rings,
+      endsOn: end > 0 ? toIso(end) : null,
+      wall: this.wall,
+    };
+  }
 }
 
 /**
@@ -115,102 +245,16 @@ function place(ctx: Context, hand: StepInHand, tree: Tree, last: ReadonlyMap<str
  * counts on, and the rules that put it there. Steps done keep their day; everything else is planned
  * from the season book of the cohort's place as seen on `today`. Pure and deterministic.
  */
-export function compileCourse(facts: CourseFacts, book: SeasonBook, today: IsoDate): Course {
-  const t = taxon(facts.taxonId);
-  const ctx: Context = {
-    facts,
-    taxon: t,
-    tolerance: toleranceOf(t),
-    book,
-    today: toDay(today),
-    dates: new Map(),
-  };
-  let tree = new Tree(ctx);
-  const last = new Map<string, LastWork>();
-  const planned = new Map<string, PlannedStep>();
-  const hands = facts.programme.steps.map(inHand);
+export const compileCourse = (facts: CourseFacts, book: SeasonBook, today: IsoDate): Course =>
+  new Planner(facts, book, today).run().course();
 
-  const settle = (hand: StepInHand, day: Day, done: boolean, root: number, into: string | null) => {
-    const title = hand.step.title ?? hand.op.name;
-    ctx.dates.set(hand.step.key, { day, title, done });
-    if (tree.day < day) tree.advance(day);
-    tree.suffer(root, hand.topLoss, title, into);
-    if (hand.rootLoss + hand.topLoss > 0)
-      last.set(hand.op.lane, { day, title, seasons: hand.op.recovery.value });
-  };
-  const base = (hand: StepInHand): PlannedStep => ({
-    key: hand.step.key,
-    operation: hand.op.id,
-    title: hand.step.title ?? hand.op.name,
-    lane: hand.op.lane,
-    status: 'planned',
-    ...{ opens: null, closes: null, opensEarly: null, opensLate: null, target: null, doneOn: null },
-    container: hand.step.container ?? null,
-    rootCut: null,
-    ready: hand.step.after.every((a) => ctx.dates.get(a.step)?.done ?? true),
-    minutes: Math.ceil(hand.op.minutes.value * facts.live),
-    reasons: [],
-  });
-
-  // what is done comes first, in the order it happened; the plan is laid on top of it
-  const done = hands
-    .filter((h) => facts.steps[h.step.key]?.status === 'done')
-    .sort((a, b) => (facts.steps[a.step.key].doneOn! < facts.steps[b.step.key].doneOn! ? -1 : 1));
-  for (const hand of done) {
-    const fact = facts.steps[hand.step.key];
-    const into = fact.container ?? hand.step.container ?? null;
-    settle(hand, toDay(fact.doneOn!), true, hand.rootLoss, into);
-    planned.set(hand.step.key, {
-      ...base(hand),
-      status: 'done',
-      doneOn: fact.doneOn!,
-      container: into,
-    });
-  }
-
-  for (const hand of hands) {
-    const status = facts.steps[hand.step.key]?.status ?? 'planned';
-    if (status === 'done') continue;
-    const row = base(hand);
-    if (status === 'dropped') {
-      const before = hand.step.after.map((a) => ctx.dates.get(a.step)?.day ?? tree.day);
-      ctx.dates.set(hand.step.key, {
-        day: Math.max(toDay(facts.startedOn), ...before),
-        title: row.title,
-        done: true,
-      });
-      planned.set(row.key, { ...row, status: 'dropped' });
-      continue;
-    }
-    const found = place(ctx, hand, tree, last);
-    const reasons = withBinding(found);
-    if (found.target === null || !found.window) {
-      ctx.dates.set(row.key, { day: null, title: row.title, done: false });
-      const none: Reason = { rule: 'window', text: found.none!, figures: [], binding: true };
-      const told = reasons.some((r) => r.text === found.none);
-      planned.set(row.key, { ...row, status: 'none', reasons: told ? reasons : [none, ...reasons] });
-      continue;
-    }
-    const cut = rootCut(ctx, hand, found.tree);
-    if (tree.day < found.target) tree = found.tree;
-    settle(hand, found.target, false, cut?.take ?? 0, row.container);
-    planned.set(row.key, {
-      ...row,
-      opens: toIso(found.window.opens),
-      closes: toIso(found.window.closes),
-      opensEarly: toIso(found.window.early),
-      opensLate: toIso(found.window.late),
-      target: toIso(found.target),
-      rootCut: cut,
-      reasons: cut ? [...reasons, rootCutReason(ctx, found.tree, cut)] : reasons,
-    });
-  }
-
-  const end = [...ctx.dates.values()].reduce((m, d) => Math.max(m, d.day ?? 0), 0);
-  tree.advance(Math.max(end, ctx.today, tree.day) + 366);
-  return {
-    steps: facts.programme.steps.map((s) => planned.get(s.key)!),
-    rings: tree.rings,
-    endsOn: end > 0 ? toIso(end) : null,
-  };
+/**
+ * Whether a step may be set to a day: null when every rule agrees, else the rule that refuses and why.
+ * Throws RangeError for a step that is not open in this course.
+ */
+export function mayMove(facts: CourseFacts, book: SeasonBook, today: IsoDate, key: string, to: IsoDate) {
+  const planner = new Planner(facts, book, today).run(key);
+  const hand = planner.hands.find((h) => h.step.key === key);
+  if (!hand || hand.fact.status === 'done') throw new RangeError(`not an open step: ${key}`);
+  return objection(planner.ctx, hand, planner.tree, planner.last, toDay(to));
 }

@@ -1,8 +1,18 @@
 import { toDay, type Day } from '../calendar/index.ts';
 import { container, roomPerPlant } from '../containers/index.ts';
+import { MAJOR } from '../operations/index.ts';
 import { cp } from '../params/index.ts';
 import { FREE_RING } from '../taxa/index.ts';
-import { crownMean, grow, SLENDERNESS, VIGOUR_FACTOR, WALL_FACTOR, type Ring } from '../trunk/index.ts';
+import {
+  crownMean,
+  GROWTH,
+  grow,
+  massOf,
+  SLENDERNESS,
+  VIGOUR_FACTOR,
+  WALL_FACTOR,
+  type Ring,
+} from '../trunk/index.ts';
 import { seasonsBetween } from './growing.ts';
 import type { Context, CourseFacts } from './types.ts';
 
@@ -12,7 +22,7 @@ export const WEAKNESS = [0, 1.7, 1.3, 1, 0.9, 0.8];
 /** Reserve regained in a growing season at vigour 3. */
 export const RESERVE_GAIN = cp(0.35, 'per season');
 /** First caliper of a seedling or cutting, mm. */
-const FIRST_CALIPER = { seed: 1, cutting: 3 } as const;
+const FIRST_CALIPER = { seed: 1, cutting: 3, layer: 18, bought: 6, lifted: 40 } as const;
 const FIRST_SEASON = 0.5;
 
 /** Drop of the reserve for taking shares of root and top; the smaller of two at once weighs three tenths. */
@@ -32,7 +42,11 @@ interface Seen {
   day: Day;
   size?: CourseFacts['sizes'][number];
   vigour?: number;
+  container?: string;
 }
+
+/** Root loss above which the plant has to take hold anew. */
+const LOOSENED = 0.1;
 
 /** The cohort's typical plant, carried forward day by day through what is done to it. */
 export class Tree {
@@ -43,9 +57,11 @@ export class Tree {
   crown = 1;
   reserve: number;
   vigour: number;
-  litres: number;
-  wall: keyof typeof WALL_FACTOR;
+  litres = 1;
+  wall: keyof typeof WALL_FACTOR = 'smooth';
   lastMajor: { day: Day; title: string } | null = null;
+  /** when roots were last cut or moved */
+  lastRoots: { day: Day; title: string } | null = null;
   readonly rings: Ring[] = [];
   private settling = 0;
   private undisturbed = 0;
@@ -55,22 +71,38 @@ export class Tree {
   constructor(private readonly ctx: Context) {
     const { facts } = ctx;
     this.day = toDay(facts.startedOn);
-    this.caliper = FIRST_CALIPER[facts.programme.method];
+    this.caliper = facts.programme.caliper ?? FIRST_CALIPER[facts.programme.method];
     this.vigour = facts.programme.vigour;
     this.reserve = RESERVE_CAP[this.vigour];
     this.settling = 1;
-    const first = container(facts.firstContainer ?? facts.programme.steps[0].container ?? 'pot-9');
-    this.litres = roomPerPlant(first, Math.max(facts.live, 40));
-    this.wall = first.wall;
+    this.stand(
+      facts.firstContainer ?? facts.programme.steps[0].container ?? 'pot-9',
+      Math.max(facts.live, 40),
+    );
     this.observed = [
       ...facts.sizes.map((size) => ({ day: toDay(size.on), size })),
       ...facts.vigour.map((v) => ({ day: toDay(v.on), vigour: v.value })),
+      ...(facts.moves ?? []).map((m) => ({ day: toDay(m.on), container: m.container })),
     ].sort((a, b) => a.day - b.day);
   }
 
   get height(): number {
     const m = this.measuredHeight;
     return m ? m.height * (this.caliper / Math.max(m.caliper, 0.1)) ** 0.5 : SLENDERNESS.value * this.caliper;
+  }
+
+  /** share of the container that roots fill, 0..1: plant mass against what the volume carries */
+  get fill(): number {
+    if (this.litres === Infinity) return 0;
+    return Math.min(1, massOf(this.caliper) / (GROWTH.gramsPerLitre.value * this.litres));
+  }
+
+  private stand(into: string, plants: number): void {
+    const kind = container(into);
+    const wasInGround = this.wall === 'ground';
+    this.litres = kind.wall === 'ground' ? Infinity : roomPerPlant(kind, plants);
+    this.wall = kind.wall;
+    if (kind.wall === 'ground' && !wasInGround) this.settling = 1;
   }
 
   clone(): Tree {
@@ -89,7 +121,7 @@ export class Tree {
     return this;
   }
 
-  private takeIn({ day, size, vigour }: Seen): void {
+  private takeIn({ day, size, vigour, container: into }: Seen): void {
     if (size) {
       if (size.caliper !== null) this.caliper = size.caliper;
       if (size.height !== null) this.measuredHeight = { height: size.height, caliper: this.caliper };
@@ -99,6 +131,7 @@ export class Tree {
       this.vigour = vigour;
       this.reserve = Math.min(this.reserve, RESERVE_CAP[vigour]);
     }
+    if (into !== undefined) this.stand(into, this.ctx.facts.live);
   }
 
   private growTo(to: Day): void {
@@ -142,16 +175,11 @@ export class Tree {
   suffer(root: number, top: number, title: string, into: string | null): void {
     this.reserve = Math.max(0, this.reserve - reserveDrop(this.ctx, this.vigour, root, top));
     this.crown *= 1 - top;
-    if (root > 0.3 || top > 0.3) {
+    if (root > MAJOR || top > MAJOR) {
       this.lastMajor = { day: this.day, title };
       this.undisturbed = 0;
     }
-    if (into !== null) {
-      const kind = container(into);
-      const wasInGround = this.wall === 'ground';
-      this.litres = kind.wall === 'ground' ? Infinity : roomPerPlant(kind, this.ctx.facts.live);
-      this.wall = kind.wall;
-      if (kind.wall === 'ground' && !wasInGround) this.settling = 1;
-    }
+    if (root > LOOSENED) this.lastRoots = { day: this.day, title };
+    if (into !== null) this.stand(into, this.ctx.facts.live);
   }
 }

@@ -1,20 +1,33 @@
 import type { Day, IsoDate } from '../calendar/index.ts';
-import type { Param } from '../params/index.ts';
-import type { Programme, ProgrammeStep, School } from '../programmes/index.ts';
+import type { Wall } from '../containers/index.ts';
 import type { Operation } from '../operations/index.ts';
+import type { Param } from '../params/index.ts';
+import type { CourseStepPlan, Programme } from '../programmes/index.ts';
+import type { Choices, Levels } from '../schools/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import type { GroupTolerance, Taxon } from '../taxa/index.ts';
 import type { Ring } from '../trunk/index.ts';
 
+/** The sixteen rules of the trade, and the grower's own word. */
 export const RULES = [
   'window',
   'order',
   'recovery',
   'reserve',
   'vigour',
+  'establishment',
   'condition',
+  'weather guard',
+  'layer cut-off',
+  'light on low buds',
+  'exclusive work',
+  'stock',
+  'labour',
   'school',
+  'quarantine',
+  'exposure',
   'put off',
+  'set by hand',
 ] as const;
 export type RuleName = (typeof RULES)[number];
 
@@ -43,7 +56,17 @@ export interface StepFact {
   container?: string | null;
   /** the grower said not yet: not before this day, and why */
   putOff?: { until: IsoDate; reason: string };
+  /** the grower set the day; `overrides` names the rule it goes against, with the reason kept */
+  moved?: { to: IsoDate; overrides: RuleName | null; reason: string };
+  /** Monday of the week the levelled year gives it */
+  week?: IsoDate;
+  /** found too weak on opening: this share of the loss is taken */
+  lighten?: number;
+  /** containers it wants that are spoken for or not there */
+  short?: { container: string; count: number; until: IsoDate | null; takenBy: string };
 }
+
+export type Light = 'full' | 'half' | 'shade';
 
 export interface CourseFacts {
   taxonId: string;
@@ -56,8 +79,20 @@ export interface CourseFacts {
   steps: Record<string, StepFact>;
   sizes: { on: IsoDate; caliper: number | null; height: number | null }[];
   vigour: { on: IsoDate; value: number }[];
-  /** the nursery's or cohort's school for root and top work */
-  school: School | null;
+  /** containers changed between steps, as when a plant is put back a size */
+  moves?: { on: IsoDate; container: string }[];
+  /** the last day plants were seen firm and rooted */
+  firmOn?: IsoDate | null;
+  /** schools chosen for the nursery and for this cohort */
+  schools: { nursery: Choices; cohort: Choices };
+  /** held apart since, until released */
+  quarantine?: { since: IsoDate; found: string } | null;
+  /** light where the cohort stands, and since when */
+  light?: { is: Light; since: IsoDate } | null;
+  /** last tally of bud stages */
+  buds?: { on: IsoDate; looked: number; ready: number } | null;
+  /** what outcomes have taught of the group's tolerance: 1 as in the library */
+  learned?: { factor: number; plants: number } | null;
 }
 
 export interface PlannedStep {
@@ -65,7 +100,10 @@ export interface PlannedStep {
   operation: string;
   title: string;
   lane: Operation['lane'];
-  status: 'planned' | 'done' | 'dropped' | 'none';
+  /** lapsed: aftercare whose time went by unrecorded */
+  status: 'planned' | 'done' | 'dropped' | 'none' | 'lapsed';
+  /** the step this one is aftercare of */
+  chain: string | null;
   /** first and last day of the window that holds, null when done without one or none is found */
   opens: IsoDate | null;
   closes: IsoDate | null;
@@ -78,10 +116,16 @@ export interface PlannedStep {
   container: string | null;
   /** share of the root to take: wanted, and what the plant bears on the target day */
   rootCut: { wanted: number; limit: number; take: number } | null;
+  /** severe work: the model's chance, 0..1, that a plant of the cohort lives through it */
+  odds: number | null;
   /** everything it waits for is done */
   ready: boolean;
   /** person-minutes for all plants */
   minutes: number;
+  /** what may be done instead when the step is refused */
+  offers: string | null;
+  /** the day was set by hand; with the rule it goes against */
+  moved: { to: IsoDate; overrides: RuleName | null; reason: string } | null;
   reasons: Reason[];
 }
 
@@ -90,29 +134,38 @@ export interface Course {
   /** caliper at the end of each season, past and expected */
   rings: Ring[];
   endsOn: IsoDate | null;
+  /** what holds the roots today */
+  wall: Wall;
 }
 
-/** What a rule asks: not before a day, or never. */
+/** What a rule asks: not before a day, or never; some close the window early. */
 export interface Demand {
   rule: RuleName;
   notBefore: Day | 'never';
+  /** last day on which the rule agrees */
+  closesBy?: Day;
+  offers?: string;
   text: string;
   figures: Figure[];
 }
 
 export interface Context {
   facts: CourseFacts;
+  levels: Levels;
   taxon: Taxon;
   tolerance: GroupTolerance;
   book: SeasonBook;
+  /** growing days of a season for this kind at this place, kept */
+  growing: (year: number) => { from: Day; to: Day };
   today: Day;
   /** day each step was done or is planned for, in programme order; null: cannot be planned */
-  dates: Map<string, { day: Day | null; title: string; done: boolean }>;
+  dates: Map<string, { day: Day | null; title: string; operation: string; done: boolean }>;
 }
 
 export interface StepInHand {
-  step: ProgrammeStep;
+  step: CourseStepPlan;
   op: Operation;
+  fact: StepFact;
   rootLoss: number;
   topLoss: number;
 }

@@ -1,7 +1,11 @@
 import { toDay, toIso, type Day } from '../calendar/index.ts';
 import { windowFor, type Edge, type WindowSpec } from '../operations/index.ts';
 import type { Marker, MarkerName } from '../season/markers.ts';
+import { OBSERVATIONS } from '../season/observe.ts';
+import { chosen } from '../schools/index.ts';
 import { CHILL_NEED } from '../taxa/index.ts';
+import { afterSeasons } from './growing.ts';
+import { daysToHalf } from './rules/buds.ts';
 import type { Context, Figure, StepInHand } from './types.ts';
 
 export interface Window {
@@ -60,6 +64,20 @@ function markerFigures(ctx: Context, edge: Edge, m: Marker & { kind: 'days' }): 
     { label: 'one year in ten before', value: toIso(m.p10), unit: '', basis: 'computed' },
     { label: 'one year in ten after', value: toIso(m.p90), unit: '', basis: 'computed' },
   ];
+  if (m.seen)
+    figures.push({
+      label: `${OBSERVATIONS[m.seen.as].name} seen`,
+      value: toIso(m.seen.on),
+      unit: '',
+      basis: 'your data',
+    });
+  if (m.learned)
+    figures.push({
+      label: `this kind against the model, ${m.learned.from} year${m.learned.from === 1 ? '' : 's'} seen`,
+      value: m.learned.days,
+      unit: 'days',
+      basis: 'your data',
+    });
   if (offset !== 0)
     figures.push({
       label: `${offset < 0 ? 'before' : 'after'} ${name}`,
@@ -79,21 +97,48 @@ function markerFigures(ctx: Context, edge: Edge, m: Marker & { kind: 'days' }): 
   return figures;
 }
 
-function seasonWindow(ctx: Context, spec: WindowSpec & { kind: 'season' }, from: Day): Window | NoWindow {
-  const { book, taxon, today } = ctx;
+/** A tally with half the cohort ready opens work that waits for the buds, whatever the forecast said. */
+function openedByBuds(ctx: Context, budsDecide: boolean | undefined, opens: Day, closes: Day): Day | null {
+  const tally = ctx.facts.buds;
+  if (!budsDecide || !tally || tally.looked === 0) return null;
+  const ready = toDay(tally.on) + Math.min(0, daysToHalf(tally.looked, tally.ready));
+  const half = tally.ready * 2 >= tally.looked;
+  return half && ready < opens && opens - ready < 60 && closes > ready ? ready : null;
+}
+
+/** How the day that a window hangs on is known. */
+function howKnown(m: Marker & { kind: 'days' }): string {
+  if (m.seen) return `{${toIso(m.p50)}}, from ${OBSERVATIONS[m.seen.as].name} seen {${toIso(m.seen.on)}}`;
+  if (m.p10 === m.p90) return `{${toIso(m.p50)}}`;
+  return `{${toIso(m.p50)}}, between {${toIso(m.p10)}} and {${toIso(m.p90)}} in eight years of ten`;
+}
+
+function seasonWindow(
+  ctx: Context,
+  spec: WindowSpec & { kind: 'season' },
+  from: Day,
+  budsDecide?: boolean,
+): Window | NoWindow {
+  const { taxon, today } = ctx;
+  const book = spec.outdoors ? ctx.book.outside : ctx.book;
   let missed: Window['missed'] = null;
   let why = 'no such season here';
   const first = book.seasonOf(from) - 1;
   for (let y = first; y < first + HORIZON; y++) {
-    const a = book.marker(spec.opens[0], y, taxon.phenology);
-    const b = book.marker(spec.closes[0], y, taxon.phenology);
+    const a = book.marker(spec.opens[0], y, taxon);
+    let b = book.marker(spec.closes[0], y, taxon);
+    // winter work opens in one season and closes in the next
+    if (a.kind === 'days' && b.kind === 'days' && b.p50 + spec.closes[1] < a.p50 + spec.opens[1])
+      b = book.marker(spec.closes[0], y + 1, taxon);
     if (a.kind === 'no-marker' || b.kind === 'no-marker') {
       const gone = a.kind === 'no-marker' ? a : (b as Marker & { kind: 'no-marker' });
       why = gone.why;
       continue;
     }
-    const opens = a.p50 + spec.opens[1];
     const closes = b.p50 + spec.closes[1];
+    const forecast = a.p50 + spec.opens[1];
+    const ready = openedByBuds(ctx, budsDecide, forecast, closes);
+    const opens = ready ?? forecast;
     const start = Math.max(opens, from);
     if (closes - start < USABLE) continue;
     if (closes < today) {
@@ -110,8 +155,10 @@ function seasonWindow(ctx: Context, spec: WindowSpec & { kind: 'season' }, from:
       early: Math.max(a.p10 + spec.opens[1], from),
       late: Math.max(a.p90 + spec.opens[1], from),
       text:
-        `Opens ${edgeText(spec.opens)} ({${toIso(a.p50)}}, between {${toIso(a.p10)}} and {${toIso(a.p90)}} ` +
-        `in eight years of ten), closes ${edgeText(spec.closes)} ({${toIso(b.p50)}})${short}`,
+        (ready === null
+          ? `Opens ${edgeText(spec.opens)} (${howKnown(a)})`
+          : `Open since {${toIso(ready)}}: half the buds were ready at the tally`) +
+        `, closes ${edgeText(spec.closes)} ({${toIso(b.p50)}})${short}`,
       figures: [
         ...markerFigures(ctx, spec.opens, a),
         ...(spec.closes[0] === spec.opens[0] ? [] : markerFigures(ctx, spec.closes, b)),
@@ -122,48 +169,90 @@ function seasonWindow(ctx: Context, spec: WindowSpec & { kind: 'season' }, from:
   return { none: why };
 }
 
+function coldWindow(ctx: Context, spec: WindowSpec & { kind: 'cold' }, from: Day): Window | NoWindow {
+  const air = ctx.book.outside;
+  const { value, unit, basis } = ctx.taxon.hardyTo;
+  const first = air.seasonOf(from) - 1;
+  for (let y = first; y < first + HORIZON; y++) {
+    const night = air.coldBelow(value, y)[spec.side];
+    if (!night) continue;
+    const [opens, closes] = [night.p02 + spec.opens, night.p02 + spec.closes];
+    const start = Math.max(opens, from);
+    if (closes - start < USABLE || closes < ctx.today) continue;
+    const which = spec.side === 'first' ? 'First' : 'Last';
+    return {
+      ...{ opens: start, closes, early: start, late: start, missed: null },
+      text: `${which} night of ${value} °C or colder outdoors: {${toIso(night.p50)}} in half the years, {${toIso(night.p02)}} in one of fifty`,
+      figures: [
+        { label: 'coldest borne', value, unit, basis },
+        { label: 'one year in fifty', value: toIso(night.p02), unit: '', basis: 'computed' },
+        { label: 'half the years', value: toIso(night.p50), unit: '', basis: 'computed' },
+      ],
+    };
+  }
+  return { none: `no night of ${value} °C comes to this site` };
+}
+
+/** The window an operation has for this cohort: by step, by school, by kind. */
+function specOf(ctx: Context, hand: StepInHand): WindowSpec | null {
+  if (hand.step.window) return hand.step.window;
+  const usual = windowFor(hand.op, ctx.taxon.group);
+  const byWarmth = ctx.taxon.phenology === 'warm-season' || ctx.taxon.group.startsWith('tropical');
+  if (!hand.op.schoolWindows || byWarmth) return usual;
+  const { question, options } = hand.op.schoolWindows;
+  return options[chosen(question, ctx.levels).option] ?? usual;
+}
+
 /** The first window of a step with usable days on or after `from`. */
 export function findWindow(ctx: Context, hand: StepInHand, from: Day): Window | NoWindow {
-  const spec = hand.step.window ?? windowFor(hand.op, ctx.taxon.group);
+  const spec = specOf(ctx, hand);
   if (!spec) return { none: `not done on ${ctx.tolerance.name}` };
-  if (spec.kind === 'season') return seasonWindow(ctx, spec, from);
+  if (spec.kind === 'season') return seasonWindow(ctx, spec, from, hand.op.budsDecide);
+  if (spec.kind === 'cold') return coldWindow(ctx, spec, from);
 
   const before = hand.step.after[0];
   const anchor = before ? ctx.dates.get(before.step) : undefined;
   const start = anchor?.day ?? toDay(ctx.facts.startedOn);
   const what = anchor ? `‘${anchor.title}’` : 'the start';
-  if (spec.kind === 'lag') {
-    const opens = Math.max(start + spec.opens, from);
-    const figures: Figure[] = [
-      { label: 'opens after', value: spec.opens, unit: 'days', basis: 'common practice' },
-      { label: 'closes after', value: spec.closes, unit: 'days', basis: 'common practice' },
-    ];
-    return {
-      ...{ opens, closes: opens + spec.closes - spec.opens, early: opens, late: opens },
-      text: `${spec.opens} to ${spec.closes} days after ${what} ({${toIso(start)}})`,
-      figures,
-      missed: null,
-    };
-  }
-  const warmth =
-    spec.degreeDays === 'emergence'
-      ? ctx.taxon.emergence
-      : { value: spec.degreeDays, basis: 'common practice' as const };
-  const sum = warmth?.value ?? 150;
-  const day = ctx.book.warmthBy(start, sum);
-  if (day === null) return { none: 'the place never gets warm enough' };
-  const opens = Math.max(day, from);
-  return {
-    ...{ opens, closes: opens + spec.days, early: opens - 5, late: opens + 7 },
-    text: `Once ${sum} degree days above 5 °C have passed since ${what} ({${toIso(start)}})`,
-    figures: [
-      {
-        label: 'warmth wanted',
-        value: sum,
-        unit: '°C·d above 5 °C',
-        basis: warmth?.basis ?? 'common practice',
-      },
-    ],
-    missed: null,
+  const open = (
+    due: Day,
+    days: number,
+    spread: [number, number],
+    text: string,
+    figures: Figure[],
+  ): Window => {
+    const opens = Math.max(due, from);
+    // aftercare keeps its days; a step put off keeps its length
+    const closes = hand.step.chain ? Math.max(due + days, opens + USABLE) : opens + days;
+    return { opens, closes, early: opens - spread[0], late: opens + spread[1], text, figures, missed: null };
   };
+  const since = `${what} ({${toIso(start)}})`;
+  const practice = 'common practice' as const;
+  if (spec.kind === 'lag')
+    return open(
+      start + spec.opens,
+      spec.closes - spec.opens,
+      [0, 0],
+      `${spec.opens} to ${spec.closes} days after ${since}`,
+      [
+        { label: 'opens after', value: spec.opens, unit: 'days', basis: practice },
+        { label: 'closes after', value: spec.closes, unit: 'days', basis: practice },
+      ],
+    );
+  if (spec.kind === 'growth')
+    return open(
+      afterSeasons(ctx, start, spec.opens),
+      spec.days,
+      [10, 14],
+      `Once ${spec.opens} of a growing season has passed since ${since}: growth decides`,
+      [{ label: 'growth wanted', value: spec.opens, unit: 'growing seasons', basis: practice }],
+    );
+  const warmth =
+    spec.degreeDays === 'emergence' ? ctx.taxon.emergence : { value: spec.degreeDays, basis: practice };
+  const [sum, base] = [warmth?.value ?? 150, spec.base ?? 5];
+  const day = ctx.book.warmthBy(start, sum, base);
+  if (day === null) return { none: 'the place never gets warm enough' };
+  return open(day, spec.days, [5, 7], `Once ${sum} degree days above ${base} °C have passed since ${since}`, [
+    { label: 'warmth wanted', value: sum, unit: `°C·d above ${base} °C`, basis: warmth?.basis ?? practice },
+  ]);
 }

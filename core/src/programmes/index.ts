@@ -1,10 +1,26 @@
-import { PROGRAMMES } from '../../data/programmes.ts';
+import { PROGRAMMES } from '../../data/programmes/index.ts';
 import type { WindowSpec } from '../operations/index.ts';
+import type { Choices, QuestionId } from '../schools/index.ts';
 
-export type Method = 'seed' | 'cutting';
-export type School = 'one' | 'combined';
+export type Method = 'seed' | 'cutting' | 'layer' | 'bought' | 'lifted';
+export const METHODS: readonly Method[] = ['seed', 'cutting', 'layer', 'bought', 'lifted'];
 
-export type Condition = { measure: 'caliper' | 'height'; atLeast: number; unit: 'mm' };
+/** What the plants must show before a step: a size in mm, or the share of the container that roots fill. */
+export type Condition =
+  | { measure: 'caliper' | 'height'; atLeast: number; unit: 'mm' }
+  | { measure: 'fill'; atLeast: number; unit: 'share' };
+
+export interface After {
+  step: string;
+  days?: number;
+  seasons?: number;
+  /** degree days, °C·d above `base`, to pass since */
+  warmth?: { sum: number; base: number };
+  /** when that step has no date, this one does not wait for it */
+  optional?: boolean;
+  /** what must be on record of that step, in the trade's words: "rooted", "dry" */
+  needs?: string;
+}
 
 export interface ProgrammeStep {
   key: string;
@@ -12,13 +28,23 @@ export interface ProgrammeStep {
   /** overrides the operation's name */
   title?: string;
   /** steps that must be done first, with days or growing seasons between */
-  after: { step: string; days?: number; seasons?: number }[];
+  after: After[];
   container?: string;
   conditions?: Condition[];
   window?: WindowSpec;
   /** override the operation's share of root or top taken */
   rootLoss?: number;
   topLoss?: number;
+  /** part of the course only under these answers to a question of schools */
+  only?: { question: QuestionId; options: string[] };
+}
+
+/** Steps gone through again and again, as in a ground row. */
+export interface Cycle {
+  steps: string[];
+  times: number;
+  /** growing seasons from the last step of one turn to the first of the next */
+  every: number;
 }
 
 export interface Programme {
@@ -28,9 +54,12 @@ export interface Programme {
   summary: string;
   /** vigour 1..5 the plants begin with */
   vigour: number;
-  /** one major insult a season, or root and top together while young; null: by taxon and age */
-  school: School | null;
+  /** caliper the plants begin with, mm; by method when not given */
+  caliper?: number;
+  /** schools this programme follows unless the cohort says otherwise */
+  schools: Choices;
   steps: ProgrammeStep[];
+  cycles?: Cycle[];
 }
 
 const byId = new Map(PROGRAMMES.map((p) => [p.id, p]));
@@ -46,4 +75,6 @@ export function programme(id: string): Programme {
 /** The step by which a cohort begins: it is done when the cohort is entered. */
 export const firstStep = (p: Programme): ProgrammeStep => p.steps[0];
 
+export { unfold, type CourseStepPlan } from './unfold.ts';
+export { faultsOf, type ProgrammeFault } from './faults.ts';
 export { PROGRAMMES };

@@ -1,6 +1,7 @@
 import { dayOf, seasonSpan, yearOf, type Day, type SeasonSpan } from '../calendar/index.ts';
 import { quantile } from '../stats/index.ts';
 import type { Climate } from './climate.ts';
+import type { ObservationKind } from './observe.ts';
 import { dayLength } from './day-length.ts';
 import { degreeDays } from './degree-days.ts';
 import { atPlace, simulate, type WeatherRun } from './weather.ts';
@@ -35,6 +36,10 @@ export interface MarkerDays {
   share: number;
   /** the weather record already holds it */
   passed: boolean;
+  /** seen with the eye this year, and as what */
+  seen?: { on: Day; as: ObservationKind };
+  /** moved by what was seen on this kind in earlier years: days, from so many observations */
+  learned?: { days: number; from: number };
   /** bud swell only: median days below 5 °C before it, and the first decile */
   chill?: { p10: number; p50: number };
 }
@@ -93,8 +98,11 @@ function wetSeasonDay(c: Climate, span: SeasonSpan): number | null {
   return days < 0 ? days + 365 : days;
 }
 
+/** Markers that were seen with the eye, or follow from what was seen; they replace the model's day. */
+export type Fixed = Partial<Record<MarkerName, Day>>;
+
 /** Walks one year's weather at the place; days are counted from the season's first day, NONE if absent. */
-function readYear(c: Climate, span: SeasonSpan, run: WeatherRun): YearMarkers {
+function readYear(c: Climate, span: SeasonSpan, run: WeatherRun, fixed: Fixed): YearMarkers {
   const R = MARKER_RULES;
   const days = Object.fromEntries(MARKERS.map((m) => [m, NONE])) as Record<MarkerName, number>;
   const lead = span.from - span.chillFrom;
@@ -105,6 +113,11 @@ function readYear(c: Climate, span: SeasonSpan, run: WeatherRun): YearMarkers {
   const chillBefore = { 'bud-swell': 0, 'bud-swell-late': 0 };
   days.midwinter = 0;
   days.midsummer = MIDSUMMER;
+  /** the day has come for a marker: as it was seen, else as the model says */
+  const comes = (name: MarkerName, d: number, model: boolean) => {
+    const seen = fixed[name];
+    return seen === undefined ? model : d >= seen - span.from;
+  };
 
   for (let i = 0; i < n; i++) {
     const [lo, hi] = [run.tmin[i], run.tmax[i]];
@@ -119,41 +132,45 @@ function readYear(c: Climate, span: SeasonSpan, run: WeatherRun): YearMarkers {
     const dd = degreeDays(lo, hi, 5);
     warmth += dd;
     if (days['bud-swell'] === NONE) {
-      if (forcing >= STANDARD_CHILL.a + STANDARD_CHILL.b * Math.exp(-STANDARD_CHILL.k * chill)) {
+      const need = STANDARD_CHILL.a + STANDARD_CHILL.b * Math.exp(-STANDARD_CHILL.k * chill);
+      if (comes('bud-swell', d, forcing >= need)) {
         days['bud-swell'] = d;
         chillBefore['bud-swell'] = chill;
       }
     } else if (days['bud-break'] === NONE) {
       afterSwell += dd;
-      if (afterSwell >= R.swellToBreak) days['bud-break'] = d;
+      if (comes('bud-break', d, afterSwell >= R.swellToBreak)) days['bud-break'] = d;
     } else if (days['flush-hard'] === NONE) {
       hard += dd;
-      if (hard >= R.breakToHard) days['flush-hard'] = d;
+      if (comes('flush-hard', d, hard >= R.breakToHard)) days['flush-hard'] = d;
     }
     if (days['bud-swell-late'] === NONE) {
-      if (forcing >= HIGH_CHILL.a + HIGH_CHILL.b * Math.exp(-HIGH_CHILL.k * chill)) {
+      const need = HIGH_CHILL.a + HIGH_CHILL.b * Math.exp(-HIGH_CHILL.k * chill);
+      if (comes('bud-swell-late', d, forcing >= need)) {
         days['bud-swell-late'] = d;
         chillBefore['bud-swell-late'] = chill;
       }
     } else if (days['bud-break-late'] === NONE) {
       afterSwellLate += dd;
-      if (afterSwellLate >= R.swellToBreak) days['bud-break-late'] = d;
+      if (comes('bud-break-late', d, afterSwellLate >= R.swellToBreak)) days['bud-break-late'] = d;
     }
-    if (days['candles-moving'] === NONE && warmth >= R.candles) days['candles-moving'] = d;
+    if (days['candles-moving'] === NONE && comes('candles-moving', d, warmth >= R.candles))
+      days['candles-moving'] = d;
     if (days['warm-season'] === NONE) {
       const warm = fortnight >= R.warmMean && dayLength(c.latitude, span.from + d) >= R.warmDayLength;
       if (wet === null ? warm : d >= wet) days['warm-season'] = d;
     }
     if (d < MIDSUMMER) {
       if (lo <= 0) days['last-frost'] = d;
-      if (days['roots-active'] === NONE && lagged >= R.rootsBase) days['roots-active'] = d;
+      if (days['roots-active'] === NONE && comes('roots-active', d, lagged >= R.rootsBase))
+        days['roots-active'] = d;
     } else {
       if (lo <= 0 && days['first-frost'] === NONE) days['first-frost'] = d;
-      if (days['roots-rest'] === NONE && lagged < R.rootsBase) days['roots-rest'] = d;
+      if (days['roots-rest'] === NONE && comes('roots-rest', d, lagged < R.rootsBase)) days['roots-rest'] = d;
     }
     if (d >= LATE_SUMMER && days['leaf-fall-done'] === NONE) {
       cold += Math.max(0, R.leafFallBase - mean);
-      if (cold >= R.leafFallSum) days['leaf-fall-done'] = d;
+      if (comes('leaf-fall-done', d, cold >= R.leafFallSum)) days['leaf-fall-done'] = d;
     }
   }
   return { days, chill: chillBefore };
@@ -197,14 +214,20 @@ export type SeasonMarkers = Record<MarkerName, Marker>;
  * Markers of one season at a place from `years` seeded weather years (default 200), each joined to the
  * `known` outdoor days where the record reaches into the season. Seeds are the same for every climate.
  */
-export function seasonMarkers(c: Climate, year: number, known?: WeatherRun, years = 200): SeasonMarkers {
+export function seasonMarkers(
+  c: Climate,
+  year: number,
+  known?: WeatherRun,
+  years = 200,
+  fixed: Fixed = {},
+): SeasonMarkers {
   const span = seasonSpan(year, c.hemisphere);
   const length = span.to - span.chillFrom + 1;
   const knownTo = known ? known.from + known.tmin.length - 1 : -Infinity;
   const usable = known && known.from <= span.chillFrom && knownTo >= span.chillFrom ? known : undefined;
   const draws = usable && knownTo >= span.to ? 1 : years;
   const read = Array.from({ length: draws }, (_, i) =>
-    readYear(c, span, atPlace(c, simulate(c, i + 1, span.chillFrom, length, usable))),
+    readYear(c, span, atPlace(c, simulate(c, i + 1, span.chillFrom, length, usable)), fixed),
   );
   return Object.fromEntries(
     MARKERS.map((m) => [m, summarise(m, read, span, usable ? knownTo : -Infinity)]),

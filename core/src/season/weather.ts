@@ -10,14 +10,14 @@ export interface WeatherRun {
 }
 
 /** Lag-one correlation of daily anomalies, and of the slow drift under them (about 45 days). */
-const PHI = 0.7;
-const PHI_SLOW = Math.exp(-1 / 45);
-const SLOW_SD = 1.0;
+export const PHI = 0.7;
+export const PHI_SLOW = Math.exp(-1 / 45);
+export const SLOW_SD = 1.0;
 const FAST_STEP = Math.sqrt(1 - PHI * PHI);
 const SLOW_STEP = Math.sqrt(1 - PHI_SLOW * PHI_SLOW) * SLOW_SD;
 
 /** State of the generator on the day before a run: anomalies in units of the daily spread, and °C. */
-interface Anomaly {
+export interface Anomaly {
   fast: number;
   slow: number;
 }
@@ -28,7 +28,7 @@ function step(rng: Random, a: Anomaly): void {
 }
 
 /** What the last days of a record say of the generator's state; `known` days are at the front of `run`. */
-function stateAfter(c: Climate, run: WeatherRun, known: number): Anomaly {
+export function stateAfter(c: Climate, run: WeatherRun, known: number): Anomaly {
   const anomaly = (i: number) => {
     const d = placeInYear(run.from + i);
     return (run.tmin[i] + run.tmax[i] - c.tmin[d] - c.tmax[d]) / 2;

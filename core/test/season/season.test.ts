@@ -31,6 +31,9 @@ function seattle(): { date: string; tmax: number; tmin: number }[] {
   });
 }
 
+const STANDARD = { id: 'acer-campestre', phenology: 'standard' } as const;
+const WARM = { id: 'murraya-paniculata', phenology: 'warm-season' } as const;
+
 const days = (site: Site, name: (typeof MARKERS)[number], year = 2027) =>
   seasonMarkers(climateOf(site), year)[name] as MarkerDays;
 
@@ -157,7 +160,7 @@ describe('season: markers', () => {
     const upTo = (iso: string) => {
       const n = toDay(iso) - truth.from + 1;
       const known = { from: truth.from, tmin: truth.tmin.slice(0, n), tmax: truth.tmax.slice(0, n) };
-      return seasonBook(c, known).marker('bud-swell', 2027, 'standard') as MarkerDays;
+      return seasonBook(c, known).marker('bud-swell', 2027, STANDARD) as MarkerDays;
     };
     const [jan, march, june] = [upTo('2027-01-01'), upTo('2027-03-05'), upTo('2027-06-01')];
     expect(march.p90 - march.p10).to.be.lessThan(jan.p90 - jan.p10);
@@ -167,10 +170,10 @@ describe('season: markers', () => {
 
   it('gives tropical kinds no bud marker, and says why', () => {
     const book = seasonBook(climateOf(maritime, { night: 8, day: 8, heatedTo: 17 }));
-    const swell = book.marker('bud-swell', 2027, 'warm-season');
+    const swell = book.marker('bud-swell', 2027, WARM);
     expect(swell.kind).to.equal('no-marker');
-    expect(book.marker('warm-season', 2027, 'warm-season').kind).to.equal('days');
-    expect(book.marker('first-frost', 2027, 'standard'))
+    expect(book.marker('warm-season', 2027, WARM).kind).to.equal('days');
+    expect(book.marker('first-frost', 2027, STANDARD))
       .to.have.property('why')
       .match(/no frost/);
   });

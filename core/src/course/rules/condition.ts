@@ -10,12 +10,15 @@ export function condition(ctx: Context, { step }: StepInHand, tree: Tree): Deman
   for (const c of step.conditions ?? []) {
     const now = tree[c.measure];
     if (now >= c.atLeast) continue;
+    const what = c.measure === 'fill' ? 'roots filling the container' : c.measure;
+    const [factor, unit] = c.measure === 'fill' ? [100, '%'] : [1, 'mm'];
+    const amount = `${Math.round(c.atLeast * factor)} ${unit}`;
     const figures: Demand['figures'] = [
-      { label: `${c.measure} wanted`, value: c.atLeast, unit: 'mm', basis: 'common practice' },
+      { label: `${what} wanted`, value: c.atLeast * factor, unit, basis: 'common practice' },
       {
-        label: `${c.measure} expected then`,
-        value: Math.round(now * 10) / 10,
-        unit: 'mm',
+        label: `${what} expected then`,
+        value: Math.round(now * factor * 10) / 10,
+        unit,
         basis: 'computed',
       },
     ];
@@ -30,8 +33,8 @@ export function condition(ctx: Context, { step }: StepInHand, tree: Tree): Deman
       notBefore: reached,
       text:
         reached === 'never'
-          ? `Wants ${c.measure} ${c.atLeast} mm; at this growth it never gets there in this container`
-          : `Wants ${c.measure} ${c.atLeast} mm; expected by {${toIso(reached)}}`,
+          ? `Wants ${what} ${amount}; at this growth it never gets there in this container`
+          : `Wants ${what} ${amount}; expected by {${toIso(reached)}}`,
       figures,
     };
   }

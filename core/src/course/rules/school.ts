@@ -1,5 +1,6 @@
 import { toDay, toIso } from '../../calendar/index.ts';
 import { MAJOR } from '../../operations/index.ts';
+import { chosen } from '../../schools/index.ts';
 import { seasonsBetween } from '../growing.ts';
 import type { Tree } from '../tree.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
@@ -8,8 +9,8 @@ const YOUNG_ENOUGH = 3;
 
 /** Vigorous young deciduous plants and first-year pines bear root and top together; others one at a time. */
 function mayCombine(ctx: Context, tree: Tree): boolean {
-  if (ctx.facts.school) return ctx.facts.school === 'combined';
-  if (ctx.facts.programme.school) return ctx.facts.programme.school === 'combined';
+  const { option } = chosen('insults', ctx.levels);
+  if (option !== 'by-age') return option === 'combined';
   const age = seasonsBetween(ctx, toDay(ctx.facts.startedOn), tree.day);
   const { group } = ctx.taxon;
   if (group === 'pine') return age <= 1.2;
@@ -21,15 +22,15 @@ export function school(ctx: Context, hand: StepInHand, tree: Tree): Demand | nul
   if (hand.rootLoss <= MAJOR && hand.topLoss <= MAJOR) return null;
   const last = tree.lastMajor;
   if (!last || mayCombine(ctx, tree)) return null;
-  const { book, taxon } = ctx;
-  const season = book.seasonOf(last.day);
+  const season = ctx.book.seasonOf(last.day);
   // work done once leaves are down belongs to the season that follows
-  const counted = last.day > book.growing(season, taxon.phenology).to ? season + 1 : season;
-  const free = book.growing(counted, taxon.phenology).to + 1;
+  const counted = last.day > ctx.growing(season).to ? season + 1 : season;
+  const free = ctx.growing(counted).to + 1;
+  const who = chosen('insults', ctx.levels).from;
   return {
     rule: 'school',
     notBefore: free,
-    text: `One major insult a season: ‘${last.title}’ was on {${toIso(last.day)}}, so not before {${toIso(free)}}`,
+    text: `One major insult a season (school of the ${who}): ‘${last.title}’ was on {${toIso(last.day)}}, so not before {${toIso(free)}}`,
     figures: [
       { label: 'major is more than', value: MAJOR * 100, unit: '% of root or top', basis: 'common practice' },
     ],

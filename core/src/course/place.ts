@@ -1,0 +1,158 @@
+import { toDay, toIso, type Day } from '../calendar/index.ts';
+import { buds } from './rules/buds.ts';
+import { condition } from './rules/condition.ts';
+import { establishment } from './rules/establishment.ts';
+import { exclusive } from './rules/exclusive.ts';
+import { exposure } from './rules/exposure.ts';
+import { layerCutOff } from './rules/layer-cut-off.ts';
+import { light } from './rules/light.ts';
+import { order } from './rules/order.ts';
+import { putOff } from './rules/put-off.ts';
+import { quarantine } from './rules/quarantine.ts';
+import { recovery, type LastWork } from './rules/recovery.ts';
+import { reserve } from './rules/reserve.ts';
+import { school } from './rules/school.ts';
+import { stock } from './rules/stock.ts';
+import { weatherGuard } from './rules/weather-guard.ts';
+import type { Tree } from './tree.ts';
+import type { Context, Demand, StepInHand } from './types.ts';
+import { findWindow, type Window } from './window.ts';
+
+/** Rules that speak before a day is looked for. */
+const BEFORE = [order, quarantine, stock, putOff];
+/** Rules that look at the plant, the place and the other work as they will be on the day in question. */
+const ON_THE_DAY = [
+  recovery,
+  school,
+  establishment,
+  condition,
+  reserve,
+  exclusive,
+  light,
+  buds,
+  exposure,
+  weatherGuard,
+];
+const MOST_PUSHES = 30;
+/** The plan counts on a day a third into the window. */
+const TARGET_AT = 0.35;
+
+export type LastWorks = ReadonlyMap<string, LastWork>;
+
+export interface Placement {
+  window: Window | null;
+  target: Day | null;
+  demands: Demand[];
+  /** the rule that looked at the plant and moved the step to another window */
+  pushedBy: Demand | null;
+  /** the plant on the target day; null for work that asks nothing of it */
+  tree: Tree | null;
+  none: string | null;
+  offers: string | null;
+  /** the target was chosen by the levelled year or by hand, inside the window */
+  chosen: 'week' | 'hand' | null;
+}
+
+/** Whether the plant itself, or what was done before, has a say in the day. */
+const asksThePlant = ({ op, step, rootLoss, topLoss }: StepInHand): boolean =>
+  rootLoss + topLoss > 0 ||
+  op.recovery.value > 0 ||
+  Boolean(step.conditions || step.container || op.apart || op.guard || op.wantsLight || op.exposes);
+
+function chooseDay(hand: StepInHand, w: Window, today: Day): Pick<Placement, 'target' | 'chosen'> {
+  const { moved, week } = hand.fact;
+  const inside = (day: Day) => day >= w.opens && day <= w.closes && day >= today;
+  if (moved && !moved.overrides && inside(toDay(moved.to)))
+    return { target: toDay(moved.to), chosen: 'hand' };
+  if (week) {
+    const monday = toDay(week);
+    const day = Math.min(Math.max(monday + 2, w.opens, today), w.closes);
+    if (day >= monday && day <= monday + 6 && inside(day)) return { target: day, chosen: 'week' };
+  }
+  const ideal = w.opens + Math.round(TARGET_AT * (w.closes - w.opens));
+  return { target: Math.max(ideal, today), chosen: null };
+}
+
+/** What every rule says of a day; the plant is grown to it. */
+function onTheDay(ctx: Context, hand: StepInHand, then: Tree, last: LastWorks): Demand[] {
+  return ON_THE_DAY.map((rule) => rule(ctx, hand, then, last)).filter((d): d is Demand => d !== null);
+}
+
+/** Finds the first day on which every rule agrees, or says which one never will. */
+export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWorks): Placement {
+  const demands = BEFORE.flatMap((rule) => rule(ctx, hand));
+  let pushedBy: Demand | null = null;
+  const fail = (none: string, offers: string | null = null): Placement => ({
+    ...{ window: null, target: null, demands, pushedBy, tree: null, none, offers, chosen: null },
+  });
+  const never = demands.find((d) => d.notBefore === 'never');
+  if (never) return fail(never.text, never.offers ?? null);
+  let from = Math.max(...demands.map((d) => d.notBefore as Day));
+  let free = false;
+
+  for (let push = 0; push < MOST_PUSHES; push++) {
+    const window = findWindow(ctx, hand, from);
+    if ('none' in window) return fail(window.none);
+    const cut = layerCutOff(ctx, hand, window);
+    if (cut) {
+      demands.push(cut);
+      if (cut.notBefore === 'never') return fail(cut.text, cut.offers ?? null);
+      window.closes = Math.min(window.closes, cut.closesBy ?? window.closes);
+    }
+    const choice = chooseDay(
+      free ? { ...hand, fact: { ...hand.fact, week: undefined, moved: undefined } } : hand,
+      window,
+      ctx.today,
+    );
+    const target = choice.target!;
+    if (!asksThePlant(hand))
+      return { window, ...choice, demands, pushedBy, tree: null, none: null, offers: null };
+    const then = tree.clone().advance(target);
+    const pushed = onTheDay(ctx, hand, then, last);
+    const blocking = pushed.find((d) => d.notBefore === 'never' || d.notBefore > target);
+    const late = pushed.filter((d) => d.notBefore !== 'never' && d.notBefore > window.opens);
+    if (!blocking) {
+      for (const d of late) if (!demands.some((x) => x.text === d.text)) demands.push(d);
+      const opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
+      return {
+        window: { ...window, opens, early: Math.max(window.early, from), late: Math.max(window.late, opens) },
+        ...{ ...choice, demands, pushedBy, tree: then, none: null, offers: null },
+      };
+    }
+    // a day chosen by the week or by hand gives way before the window does
+    if (choice.chosen) {
+      free = true;
+      continue;
+    }
+    demands.push(blocking);
+    pushedBy = blocking;
+    if (blocking.notBefore === 'never') return fail(blocking.text, blocking.offers ?? null);
+    from = Math.max(from, blocking.notBefore);
+  }
+  return fail((pushedBy as Demand | null)?.text ?? 'no window in which every rule agrees');
+}
+
+/** The first rule that speaks against doing a step on a day; null when all agree. */
+export function objection(
+  ctx: Context,
+  hand: StepInHand,
+  tree: Tree,
+  last: LastWorks,
+  day: Day,
+): { rule: Demand['rule']; text: string } | null {
+  if (day < ctx.today) return { rule: 'order', text: 'That day has passed: record the step instead' };
+  const before = BEFORE.flatMap((rule) => rule(ctx, hand)).filter((d) => d.rule !== 'put off');
+  const early = before.find((d) => d.notBefore === 'never' || d.notBefore > day);
+  if (early) return early;
+  const window = findWindow(ctx, hand, day);
+  if ('none' in window) return { rule: 'window', text: window.none };
+  if (window.opens > day || window.closes < day)
+    return {
+      rule: 'window',
+      text: `The window opens {${toIso(window.opens)}} and closes {${toIso(window.closes)}}. ${window.text}`,
+    };
+  const cut = layerCutOff(ctx, hand, window);
+  if (cut && (cut.notBefore === 'never' || day > (cut.closesBy ?? day))) return cut;
+  const then = tree.clone().advance(day);
+  return onTheDay(ctx, hand, then, last).find((d) => d.notBefore === 'never' || d.notBefore > day) ?? null;
+}

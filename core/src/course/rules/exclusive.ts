@@ -1,0 +1,22 @@
+import { toIso } from '../../calendar/index.ts';
+import type { Tree } from '../tree.ts';
+import type { Context, Demand, StepInHand } from '../types.ts';
+
+/** Exclusive work: some work stays away from other work on the same plants. */
+export function exclusive(ctx: Context, { op, step }: StepInHand, tree: Tree): Demand | null {
+  if (!op.apart || op.apart.days.value === 0) return null;
+  const { from, days } = op.apart;
+  let latest: { day: number; title: string } | null = null;
+  for (const [key, d] of ctx.dates) {
+    if (key === step.key || d.day === null || !from.includes(d.operation)) continue;
+    const clash = d.day <= tree.day && d.day + days.value > tree.day;
+    if (clash && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
+  }
+  if (!latest) return null;
+  return {
+    rule: 'exclusive work',
+    notBefore: latest.day + days.value,
+    text: `Kept ${days.value} days away from ‘${latest.title}’ of {${toIso(latest.day)}}`,
+    figures: [{ label: 'apart', value: days.value, unit: days.unit, basis: days.basis }],
+  };
+}

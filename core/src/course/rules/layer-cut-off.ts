@@ -1,0 +1,55 @@
+import { toIso } from '../../calendar/index.ts';
+import { doubleCutOff, doubleMargin, LAYER } from '../../propagation/index.ts';
+import type { Context, Demand, Figure, StepInHand } from '../types.ts';
+import type { Window } from '../window.ts';
+
+/** Layer cut-off: a double layer is opened only while its second filling comes well before frost. */
+export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): Demand | null {
+  if (op.id !== 'layer-open') return null;
+  const from = Math.max(window.opens, ctx.today);
+  const margin = doubleMargin(ctx.book, from);
+  const figures: Figure[] = [
+    ...(margin.kind === 'margin'
+      ? [
+          {
+            label: 'margin before frost, one year in ten less',
+            value: margin.p10,
+            unit: 'days',
+            basis: 'computed' as const,
+          },
+        ]
+      : []),
+    {
+      label: 'second filling',
+      value: LAYER.secondFill.value,
+      unit: LAYER.secondFill.unit,
+      basis: LAYER.secondFill.basis,
+    },
+    {
+      label: 'settling',
+      value: LAYER.settling.value,
+      unit: LAYER.settling.unit,
+      basis: LAYER.settling.basis,
+    },
+  ];
+  const last = doubleCutOff(ctx.book, from, Math.max(from, window.closes));
+  if (last !== null)
+    return {
+      rule: 'layer cut-off',
+      notBefore: window.opens,
+      closesBy: last,
+      text: `Opened by {${toIso(last)}} the second filling and ${LAYER.settling.value} days of settling end before the first frost in nine years of ten`,
+      figures,
+    };
+  const told =
+    margin.kind === 'margin'
+      ? `${-margin.p10} days too late in one year of ten`
+      : 'the second filling never comes';
+  return {
+    rule: 'layer cut-off',
+    notBefore: 'never',
+    offers: 'Leave it closed and sever it as a single layer',
+    text: `Full on {${toIso(from)}}: opened then, ${told}. Leave it closed and sever it as a single layer`,
+    figures,
+  };
+}
