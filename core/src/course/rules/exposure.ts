@@ -6,6 +6,8 @@ import type { Context, Demand, Figure, StepInHand } from '../types.ts';
 /** Largest fall from the house's night to the open air's, without and after hardening off. */
 export const SAFE_STEP = cp(10, '°C');
 export const HARDENED_STEP = cp(18, '°C');
+/** Nights as mild as this harm nothing, whatever the fall. */
+export const MILD = cp(8, '°C');
 const HARDENED_FOR = 45;
 const SEARCH = 300;
 
@@ -13,7 +15,8 @@ const SEARCH = 300;
 function step(ctx: Context, day: Day, allowed: number): { fall: number; low: number; safe: boolean } {
   const low = ctx.book.outdoors(day).low.p10;
   const fall = ctx.book.outlook(day).low.p50 - low;
-  return { fall, low, safe: fall <= allowed && low >= ctx.taxon.hardyTo.value };
+  const { value } = ctx.taxon.hardyTo;
+  return { fall, low, safe: low >= value && (fall <= allowed || low >= Math.max(MILD.value, value + 2)) };
 }
 
 /** Exposure between places: no tree goes from a warm house into a night it is not ready for. */
