@@ -7,7 +7,7 @@ import type { Context, Demand, Figure, StepInHand } from '../types.ts';
 export const SAFE_STEP = cp(10, '°C');
 export const HARDENED_STEP = cp(18, '°C');
 /** Nights as mild as this harm nothing, whatever the fall. */
-export const MILD = cp(8, '°C');
+export const MILD = cp(5, '°C');
 const HARDENED_FOR = 45;
 const SEARCH = 300;
 
