@@ -100,6 +100,7 @@ class Planner {
       rootCut: null,
       odds: null,
       ready: step.after.every((a) => isDone(a.step, a.optional)),
+      waits: [],
       minutes: Math.ceil(op.minutes.value * this.ctx.facts.live),
       offers: null,
       moved: null,
@@ -152,6 +153,18 @@ class Planner {
     return parent?.done === true && found.window !== null && found.window.closes + GRACE < this.ctx.today;
   }
 
+  /** What the levelled year has to keep between steps that are both still to be done. */
+  private waitsOf({ demands, window }: Placement): PlannedStep['waits'] {
+    const days = new Map<string, number>();
+    const open = (key: string) => this.planned.get(key)?.status === 'planned';
+    for (const d of demands)
+      if (d.since && d.notBefore !== 'never' && open(d.since.key))
+        days.set(d.since.key, d.notBefore - d.since.day);
+    const anchor = window?.sinceAnchor;
+    if (anchor && open(anchor.key)) days.set(anchor.key, Math.max(anchor.days, days.get(anchor.key) ?? 0));
+    return [...days].map(([key, n]) => ({ key, days: n }));
+  }
+
   private plan(hand: StepInHand): void {
     const { ctx } = this;
     const row = this.base(hand);
@@ -179,6 +192,7 @@ class Planner {
     row.opensEarly = toIso(window.early);
     row.opensLate = toIso(window.late);
     row.target = toIso(target);
+    row.waits = this.waitsOf(found);
     row.moved = found.chosen === 'hand' ? hand.fact.moved! : null;
     if (tree) {
       row.rootCut = rootCut(ctx, hand, tree);

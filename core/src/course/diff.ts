@@ -33,3 +33,30 @@ export function diffCourse(before: readonly Plan[], after: Course): Moved[] {
     ];
   });
 }
+
+/** Two plans for the same cohort side by side: what moves, what is new, what falls away. */
+export interface CourseChange {
+  moved: Moved[];
+  added: { key: string; title: string; opens: IsoDate | null; closes: IsoDate | null }[];
+  removed: { key: string; title: string; opens: IsoDate | null; closes: IsoDate | null }[];
+  ends: { was: IsoDate | null; now: IsoDate | null };
+}
+
+type Shown = Pick<PlannedStep, 'key' | 'title' | 'status' | 'chain' | 'opens' | 'closes'>;
+
+/** Steps of aftercare go with the step they follow and are not told one by one. */
+export function changeOfCourse(
+  before: { steps: readonly Shown[]; endsOn: IsoDate | null },
+  after: Course,
+): CourseChange {
+  const ahead = (s: Shown) => s.chain === null && (s.status === 'planned' || s.status === 'none');
+  const [had, has] = [new Set(before.steps.map((s) => s.key)), new Set(after.steps.map((s) => s.key))];
+  const told = ({ key, title, opens, closes }: Shown) => ({ key, title, opens, closes });
+  const care = new Set(after.steps.filter((s) => s.chain !== null).map((s) => s.key));
+  return {
+    moved: diffCourse(before.steps, after).filter((m) => !care.has(m.key)),
+    added: after.steps.filter((s) => ahead(s) && !had.has(s.key)).map(told),
+    removed: before.steps.filter((s) => ahead(s) && !has.has(s.key)).map(told),
+    ends: { was: before.endsOn, now: after.endsOn },
+  };
+}

@@ -27,7 +27,7 @@ export function shelterStep(ctx: Context, wall: Tree['wall']): PlannedStep | nul
     ...{ opensEarly: toIso(first.p02 - IN_HAND_DAYS), opensLate: toIso(first.p02 - IN_HAND_DAYS) },
     target: toIso(first.p02 - 7),
     doneOn: done ? fact.doneOn! : null,
-    ...{ rootCut: null, odds: null, ready: true, offers: null, moved: null },
+    ...{ rootCut: null, odds: null, ready: true, waits: [], offers: null, moved: null },
     minutes: Math.ceil(op.minutes.value * facts.live),
     reasons: [
       {

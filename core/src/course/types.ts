@@ -120,6 +120,8 @@ export interface PlannedStep {
   odds: number | null;
   /** everything it waits for is done */
   ready: boolean;
+  /** steps still to be done before it, and the days between */
+  waits: { key: string; days: number }[];
   /** person-minutes for all plants */
   minutes: number;
   /** what may be done instead when the step is refused */
@@ -142,6 +144,8 @@ export interface Course {
 export interface Demand {
   rule: RuleName;
   notBefore: Day | 'never';
+  /** the step before that it counts from */
+  since?: { key: string; day: Day };
   /** last day on which the rule agrees */
   closesBy?: Day;
   offers?: string;

@@ -15,6 +15,8 @@ export interface Window {
   late: Day;
   text: string;
   figures: Figure[];
+  /** days since the step it is counted from, where it is */
+  sinceAnchor?: { key: string; days: number };
   /** a window of the same season kind that passed unused before this one */
   missed: { opens: Day; closes: Day } | null;
 }
@@ -224,7 +226,10 @@ export function findWindow(ctx: Context, hand: StepInHand, from: Day): Window | 
     const opens = Math.max(due, from);
     // aftercare keeps its days; a step put off keeps its length
     const closes = hand.step.chain ? Math.max(due + days, opens + USABLE) : opens + days;
-    return { opens, closes, early: opens - spread[0], late: opens + spread[1], text, figures, missed: null };
+    return {
+      ...{ opens, closes, early: opens - spread[0], late: opens + spread[1], text, figures, missed: null },
+      ...(before ? { sinceAnchor: { key: before.step, days: due - start } } : {}),
+    };
   };
   const since = `${what} ({${toIso(start)}})`;
   const practice = 'common practice' as const;

@@ -76,5 +76,6 @@ export function programme(id: string): Programme {
 export const firstStep = (p: Programme): ProgrammeStep => p.steps[0];
 
 export { unfold, type CourseStepPlan } from './unfold.ts';
+export { retarget, type Retarget } from './retarget.ts';
 export { faultsOf, type ProgrammeFault } from './faults.ts';
 export { PROGRAMMES };

@@ -7,3 +7,4 @@ export * from './markers.ts';
 export * from './observe.ts';
 export * from './outlook.ts';
 export * from './weather.ts';
+export * from './exposure.ts';

@@ -49,6 +49,7 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
       demands.push({
         rule: 'establishment',
         notBefore,
+        since: { key: a.step, day: before.day },
         text: `Waits until ‘${before.title}’ is recorded ${a.needs}; ${state}`,
         figures: lagFigure(a),
       });
@@ -56,6 +57,7 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
       demands.push({
         rule: 'order',
         notBefore,
+        since: { key: a.step, day: before.day },
         text: `${lagWords(a)} ‘${before.title}’, ${state}`,
         figures: lagFigure(a),
       });

@@ -1,0 +1,2 @@
+export * from './readings.ts';
+export * from './warnings.ts';

@@ -1,0 +1,3 @@
+export * from './problem.ts';
+export * from './leveller.ts';
+export * from './shortfall.ts';

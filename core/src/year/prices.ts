@@ -1,0 +1,138 @@
+import type { Node } from './model.ts';
+import { OVERLOAD_COST, type YearProblem } from './problem.ts';
+
+/**
+ * Week prices: the overload of each week is replaced by a price a minute, which falls apart into one small
+ * problem for each tree of steps, solved exactly from the leaves up. Its value is a proven lower bound on
+ * the objective for any prices u, v ≥ 0 with u + v ≤ 10 (Lagrangian relaxation; Geoffrion 1974, from
+ * memory); prices are raised where weeks are overfull (projected subgradient with Polyak's step).
+ */
+export class Prices {
+  readonly all: Float64Array;
+  readonly skilled: Float64Array;
+  bound = -Infinity;
+  /** option of each step in the last answer: 2·week + 1 when split */
+  readonly choice: Int32Array;
+  private readonly start: number[] = [];
+  /** least value of a step from a week on, and the option that has it */
+  private readonly least: Float64Array;
+  private readonly leastAt: Int32Array;
+  private scale = 1;
+  private stale = 0;
+
+  constructor(
+    private readonly p: YearProblem,
+    private readonly nodes: Node[],
+    private readonly order: number[],
+  ) {
+    this.all = new Float64Array(p.weeks);
+    this.skilled = new Float64Array(p.weeks);
+    this.choice = new Int32Array(nodes.length);
+    let at = 0;
+    for (const n of nodes) {
+      this.start.push(at);
+      at += n.to - n.from + 2;
+    }
+    this.least = new Float64Array(at);
+    this.leastAt = new Int32Array(at);
+  }
+
+  private price(rows: Node['whole'], week: number): number {
+    let sum = 0;
+    for (const r of rows) {
+      const w = week + r.offset;
+      if (w < this.p.weeks) sum += this.all[w] * r.all + this.skilled[w] * r.skilled;
+    }
+    return sum;
+  }
+
+  /** One round: solves every tree at the present prices, keeps the best bound, moves the prices. */
+  round(best: number): number {
+    const { nodes, order, p } = this;
+    let total = 0;
+    for (let k = order.length - 1; k >= 0; k--) {
+      const i = order[k];
+      const n = nodes[i];
+      const s = this.start[i];
+      const width = n.to - n.from + 1;
+      this.least[s + width] = Infinity;
+      this.leastAt[s + width] = -1;
+      for (let d = width - 1; d >= 0; d--) {
+        const w = n.from + d;
+        const whole = this.price(n.whole, w) + n.priority * (w - n.ideal) ** 2 + this.below(n, w);
+        let [low, at] = [whole, 2 * w];
+        if (n.halves && d < width - 1) {
+          const half = this.price(n.halves, w) + n.priority * (w + 0.5 - n.ideal) ** 2 + this.below(n, w + 1);
+          if (half < low) [low, at] = [half, 2 * w + 1];
+        }
+        const later = this.least[s + d + 1];
+        this.least[s + d] = Math.min(low, later);
+        this.leastAt[s + d] = low <= later ? at : this.leastAt[s + d + 1];
+      }
+      if (n.parent < 0) total += this.least[s];
+    }
+    for (let w = 0; w < p.weeks; w++)
+      total -= this.all[w] * p.capacity.all[w] + this.skilled[w] * p.capacity.skilled[w];
+    this.choose();
+    if (total > this.bound + 1e-9) {
+      this.bound = total;
+      this.stale = 0;
+    } else if (++this.stale >= 8) {
+      this.scale *= 0.7;
+      this.stale = 0;
+    }
+    this.move(total, best);
+    return total;
+  }
+
+  private below(n: Node, finish: number): number {
+    let sum = 0;
+    for (const c of n.children) {
+      const child = this.nodes[c];
+      const from = Math.max(child.from, finish + child.parentLag);
+      if (from > child.to) return Infinity;
+      sum += this.least[this.start[c] + from - child.from];
+    }
+    return sum;
+  }
+
+  private choose(): void {
+    for (const i of this.order) {
+      const n = this.nodes[i];
+      let from = n.from;
+      if (n.parent >= 0) {
+        const before = this.choice[n.parent];
+        from = Math.max(from, (before >> 1) + (before & 1) + n.parentLag);
+      }
+      this.choice[i] = this.leastAt[this.start[i] + from - n.from];
+    }
+  }
+
+  private move(value: number, best: number): void {
+    const { p, nodes } = this;
+    const [all, skilled] = [new Float64Array(p.weeks), new Float64Array(p.weeks)];
+    nodes.forEach((n, i) => {
+      const week = this.choice[i] >> 1;
+      for (const r of this.choice[i] & 1 ? n.halves! : n.whole) {
+        if (week + r.offset >= p.weeks) continue;
+        all[week + r.offset] += r.all;
+        skilled[week + r.offset] += r.skilled;
+      }
+    });
+    let norm = 0;
+    for (let w = 0; w < p.weeks; w++) {
+      all[w] -= p.capacity.all[w];
+      skilled[w] -= p.capacity.skilled[w];
+      norm += all[w] ** 2 + skilled[w] ** 2;
+    }
+    if (norm < 1e-9) return;
+    const step = (this.scale * Math.max(best - value, 1e-3 * Math.abs(best) + 1)) / norm;
+    for (let w = 0; w < p.weeks; w++) {
+      const u = Math.max(0, this.all[w] + step * all[w]);
+      const v = Math.max(0, this.skilled[w] + step * skilled[w]);
+      const over = Math.max(0, u + v - OVERLOAD_COST) / 2;
+      this.all[w] = Math.min(OVERLOAD_COST, Math.max(0, u - over));
+      this.skilled[w] = Math.min(OVERLOAD_COST - this.all[w], Math.max(0, v - over));
+    }
+  }
+}

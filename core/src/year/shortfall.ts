@@ -1,0 +1,41 @@
+import { overloadOf, type YearPlan, type YearProblem } from './problem.ts';
+
+/** Work that the people of a week cannot do, and whether its window is lost with it. */
+export interface Shortfall {
+  id: string;
+  week: number;
+  minutes: number;
+  /** no later week of its window has the hands for it */
+  windowLost: boolean;
+  /** more people at once than are there */
+  crewShort: boolean;
+}
+
+/** What would not fit: in each overfull week the least urgent work goes first, whole steps at a time. */
+export function shortfalls(p: YearProblem, plan: YearPlan): Shortfall[] {
+  const steps = new Map(p.steps.map((s) => [s.id, s]));
+  const spare = plan.load.map((l, w) => p.capacity.all[w] - l.all);
+  const out: Shortfall[] = [];
+  for (const { id, week } of plan.placed) {
+    const s = steps.get(id)!;
+    if (s.crew > p.hands[week])
+      out.push({ id, week, minutes: s.minutes, windowLost: week >= s.to, crewShort: true });
+  }
+  plan.load.forEach((l, week) => {
+    let { all, skilled } = l;
+    const here = plan.placed
+      .filter((x) => x.week === week)
+      .map((x) => steps.get(x.id)!)
+      .sort((a, b) => b.to - a.to || a.priority - b.priority || b.minutes - a.minutes);
+    for (const s of here) {
+      if (overloadOf(all, skilled, p.capacity.all[week], p.capacity.skilled[week]) < 1) return;
+      if (l.skilled - p.capacity.skilled[week] > l.all - p.capacity.all[week] && !s.skilled) continue;
+      all -= s.minutes;
+      if (s.skilled) skilled -= s.minutes;
+      const later = spare.findIndex((free, w) => w > week && w <= s.to && free >= s.minutes);
+      if (later >= 0) spare[later] -= s.minutes;
+      out.push({ id: s.id, week, minutes: s.minutes, windowLost: later < 0, crewShort: false });
+    }
+  });
+  return out;
+}
