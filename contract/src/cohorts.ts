@@ -1,18 +1,12 @@
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import type { RuleName } from '@gonimos/core/course';
+import type { Method } from '@gonimos/core/programmes';
+import type { Choices } from '@gonimos/core/schools';
 import type { Share } from '@gonimos/core/stats';
 import type { RingRun } from '@gonimos/core/trunk';
 import { string, type InferType } from 'yup';
+import { choices } from './schools.ts';
 import { body, code, containerId, count, id, measure, programmeId, taxonId, text } from './fields.ts';
-
-export const METHODS = ['seed', 'cutting'] as const;
-export const SCHOOLS = ['one', 'combined'] as const;
-
-const school = () =>
-  string()
-    .nullable()
-    .oneOf([...SCHOOLS, null], 'is one or combined')
-    .default(null);
 
 /** A start may be known to the day, month, season, year or as a range. */
 const started = () =>
@@ -39,7 +33,7 @@ export const newCohort = body({
   parentId: id().notRequired().nullable().default(null),
   /** the step stock with years behind it stands at; null: from the beginning */
   standsAt: text(40).nullable().default(null),
-  school: school(),
+  schools: choices(),
   note: text(2000).default(''),
   ...goal(),
 });
@@ -48,7 +42,9 @@ export const editCohort = body({
   version: measure(1, 1e9, '').required('is missing'),
   code: code(),
   placeId: id(),
-  school: school(),
+  /** the reason for a move that goes against the exposure rule */
+  moveAnyway: text(300).default(''),
+  schools: choices(),
   note: text(2000).default(''),
   ...goal(),
 });
@@ -62,7 +58,7 @@ export const previewCourse = body({
   count: count().min(1, 'is below 1').required('is missing'),
   container: containerId().nullable().default(null),
   standsAt: text(40).nullable().default(null),
-  school: school(),
+  schools: choices(),
 });
 
 export const splitCohort = body({
@@ -91,7 +87,7 @@ export interface CohortRow {
   id: string;
   code: string;
   taxonId: string;
-  method: (typeof METHODS)[number];
+  method: Method;
   placeId: string;
   container: string;
   startedSaid: string;
@@ -112,7 +108,12 @@ export interface Cohort extends CohortRow {
   programmeId: string;
   programmeName: string;
   startedTo: string;
-  school: (typeof SCHOOLS)[number] | null;
+  programmeVersion: number;
+  /** newest version of its programme, when that is later */
+  newerVersion: number | null;
+  schools: Choices;
+  /** held apart since, and what was found */
+  quarantine: { since: string; found: string } | null;
   goal: string;
   note: string;
   parentId: string | null;

@@ -64,3 +64,5 @@ export const code = () =>
 export const body = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().required();
 
 export const list = array;
+
+export const version = () => measure(1, 1e9, '').required('is missing');

@@ -1,3 +1,5 @@
+import type { Light } from '@gonimos/core/course';
+import type { Choices } from '@gonimos/core/schools';
 import { array, number, string, type InferType } from 'yup';
 import { body, id, measure, name } from './fields.ts';
 
@@ -28,14 +30,22 @@ export const siteFields = () => ({
   spreadSummer: measure(0.5, 10, '°C').required('is missing'),
   wetFrom: measure(1, 12, '').integer('is not a month').nullable().default(null),
 });
+const stationUrl = () =>
+  string()
+    .max(300, 'at most 300 letters')
+    .matches(/^https?:\/\/\S+$/, { message: 'is not an http address', excludeEmptyString: true })
+    .nullable()
+    .default(null);
 
 export const editNursery = body({
   version: measure(1, 1e9, '').required('is missing'),
   name: name(80),
+  stationUrl: stationUrl(),
   ...siteFields(),
 });
 
 export const PLACE_KINDS = ['outdoors', 'frame', 'house', 'ground'] as const;
+export const LIGHTS = ['full', 'half', 'shade'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 const placeFields = () => ({
   name: name(60),
@@ -43,6 +53,7 @@ const placeFields = () => ({
   night: measure(-10, 20, '°C').required('is missing'),
   day: measure(-10, 20, '°C').required('is missing'),
   heatedTo: measure(-10, 30, '°C').nullable().default(null),
+  light: string<Light>().oneOf(LIGHTS, 'is full, half or shade').default('full'),
 });
 export const newPlace = body({ id: id(), ...placeFields() });
 export const editPlace = body({ version: measure(1, 1e9, '').required('is missing'), ...placeFields() });
@@ -69,6 +80,8 @@ export interface Nursery {
   spreadWinter: number;
   spreadSummer: number;
   wetFrom: number | null;
+  schools: Choices;
+  stationUrl: string | null;
 }
 
 export interface Place {
@@ -78,6 +91,7 @@ export interface Place {
   night: number;
   day: number;
   heatedTo: number | null;
+  light: Light;
   version: number;
   cohorts: number;
 }

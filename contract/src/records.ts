@@ -1,4 +1,5 @@
 import type { Moved } from '@gonimos/core/course';
+import type { Cause, Decision, Found } from '@gonimos/core/visits';
 import { array, boolean, string, type InferType } from 'yup';
 import { body, containerId, count, date, id, measure, text } from './fields.ts';
 
@@ -8,7 +9,7 @@ const minutes = () => measure(0, 100_000, 'min').nullable().default(null);
 export const newRecord = body({
   id: id(),
   cohortId: id(),
-  stepKey: text(40).nullable().default(null),
+  stepKey: text(80).nullable().default(null),
   on: date(),
   /** plants worked on */
   done: count().nullable().default(null),
@@ -33,6 +34,21 @@ export const newRecord = body({
     .max(200, 'at most 200 values')
     .default([]),
   rooted: count().nullable().default(null),
+  /** two-week look: how many of those looked at live */
+  alive: count().nullable().default(null),
+  /** severe work: how sure the grower is that a plant lives, 0..1 */
+  sure: measure(0, 1, '').nullable().default(null),
+  /** tally of bud stages: plants looked at, and those that are ready */
+  buds: body({
+    looked: count().min(1, 'is below 1').required('is missing'),
+    ready: count().required('is missing'),
+  })
+    .test('ready', 'has more ready than were looked at', (v) => !v || v.ready <= v.looked)
+    .notRequired()
+    .nullable()
+    .default(null),
+  /** where the plants stand from now on */
+  placeId: id().notRequired().nullable().default(null),
   vigour: measure(1, 5, '').integer('is not a whole number').nullable().default(null),
   minutes: minutes(),
   note: text(4000).default(''),
@@ -42,7 +58,7 @@ export const newRecord = body({
 export const putOffStep = body({
   id: id(),
   cohortId: id(),
-  stepKey: text(40).required('is missing'),
+  stepKey: text(80).required('is missing'),
   until: date(),
   reason: text(300).required('is missing').matches(/\S/, 'is empty'),
 });
@@ -62,7 +78,7 @@ export interface Outcome {
 
 export interface RecordRow {
   id: string;
-  kind: 'work' | 'look' | 'put off';
+  kind: 'work' | 'look' | 'put off' | 'visit' | 'moved' | 'released';
   stepKey: string | null;
   title: string;
   on: string;
@@ -72,6 +88,15 @@ export interface RecordRow {
   vigour: number | null;
   minutes: number | null;
   container: string | null;
+  found: Found[] | null;
+  decision: Decision | null;
+  causes: Cause[] | null;
+  checkOn: string | null;
+  until: string | null;
+  sure: number | null;
+  odds: number | null;
+  alive: number | null;
+  aliveOf: number | null;
   note: string;
   nextTime: string;
   by: string;

@@ -1,5 +1,8 @@
-import type { Reason } from '@gonimos/core/course';
+import type { Reason, RuleName } from '@gonimos/core/course';
+import type { Lane } from '@gonimos/core/operations';
+import type { Method } from '@gonimos/core/programmes';
 import type { KitLine } from '@gonimos/core/round';
+import type { Warning } from '@gonimos/core/station';
 import type { RingRun } from '@gonimos/core/trunk';
 
 /** One piece of work on the round. */
@@ -8,7 +11,7 @@ export interface RoundStep {
   code: string;
   taxonId: string;
   placeId: string;
-  method: 'seed' | 'cutting';
+  method: Method;
   live: number;
   pending: number;
   cohortContainer: string;
@@ -17,7 +20,10 @@ export interface RoundStep {
   key: string;
   operation: string;
   title: string;
-  lane: 'roots' | 'top' | 'container' | 'care';
+  lane: Lane;
+  chain: string | null;
+  odds: number | null;
+  moved: { to: string; overrides: RuleName | null; reason: string } | null;
   opens: string;
   closes: string;
   container: string | null;
@@ -39,5 +45,9 @@ export interface Round {
   soon: RoundStep[];
   /** kit for the steps shown */
   ready: KitLine[];
+  /** frost, heat and wind ahead, with what to bring in */
+  warnings: Warning[];
+  /** containers wanted by the steps shown and not on the shelf */
+  short: { container: string; wanted: number; have: number; arrives: string | null }[];
   watch: { text: string; when: string; cohortId: string | null }[];
 }

@@ -72,3 +72,4 @@ export function container(id: string): ContainerKind {
 /** Shared flats hold many plants: the room each has, litres. */
 export const roomPerPlant = (kind: ContainerKind, plants: number): number =>
   kind.shared ? kind.litres / Math.max(1, plants) : kind.litres;
+export { allocate, type Shelf, type Short, type Want } from './stock.ts';

@@ -4,7 +4,8 @@ import type { QuestionId } from '../schools/index.ts';
 import type { MarkerName } from '../season/markers.ts';
 import type { GrowthGroup } from '../taxa/index.ts';
 
-export type Lane = 'roots' | 'top' | 'container' | 'care';
+export const LANES = ['roots', 'top', 'container', 'care'] as const;
+export type Lane = (typeof LANES)[number];
 
 /** A marker of the place, and days after it (negative: before). */
 export type Edge = [marker: MarkerName, offset: number];

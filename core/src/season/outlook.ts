@@ -45,3 +45,10 @@ export function outlookOf(c: Climate, known: WeatherRun | undefined, offset: Pla
 
 /** Outlook of the open air at the same site. */
 export const outdoorsOf = (c: Climate, known: WeatherRun | undefined) => outlookOf(c, known, OUTDOORS);
+
+/** Standard deviation of a single day's temperature about the normal at a place, °C; heating takes it away. */
+export function placeSpread(c: Climate, day: Day): number {
+  const d = placeInYear(day);
+  const held = c.offset.heatedTo !== null && c.tmin[d] + c.offset.night < c.offset.heatedTo;
+  return held ? 0.5 : Math.sqrt(c.spread[d] ** 2 + SLOW_SD ** 2);
+}

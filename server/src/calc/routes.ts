@@ -6,13 +6,14 @@ import { siteFields } from '@gonimos/contract/nursery';
 import { toDay } from '@gonimos/core/calendar';
 import { compileCourse } from '@gonimos/core/course';
 import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/ledger';
-import { firstStep, programme } from '@gonimos/core/programmes';
 import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
 import { wilson } from '@gonimos/core/stats';
 import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
+import { factsToBe } from '../course/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { readProgramme } from '../library/store.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
 
@@ -28,20 +29,10 @@ export function calcRoutes(app: FastifyInstance): void {
       const started = await readStart(app.db, b.started);
       const book = (await seasonBooks(app.db)).get(b.placeId);
       if (!book) throw wrongField('placeId', 'is not a place of this nursery');
-      const p = programme(b.programmeId);
-      const at = b.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === b.standsAt);
-      const steps =
-        at > 0
-          ? Object.fromEntries(p.steps.slice(0, at).map((s) => [s.key, { status: 'dropped' as const }]))
-          : { [firstStep(p).key]: { status: 'done' as const, doneOn: started.from } };
-      return compileCourse(
-        {
-          ...{ taxonId: b.taxonId, programme: p, startedOn: started.from, live: b.count, steps },
-          ...{ firstContainer: b.container, sizes: [], vigour: [], school: b.school ?? null },
-        },
-        book,
-        todayAt(await readNursery(app.db)),
-      );
+      const { programme: p } = await readProgramme(app.db, b.programmeId);
+      const facts = { ...b, live: b.count, startedOn: started.from };
+      const nursery = await readNursery(app.db);
+      return compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
     },
   });
 

@@ -5,7 +5,8 @@ import { id } from '@gonimos/contract/fields';
 import { replan } from '../course/replan.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
-import { readPlace } from '../nursery/store.ts';
+import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
+import { mayStandThere } from './place.ts';
 import { enterCohort, promote, splitCohort as split } from './service.ts';
 import { readCohort, readRegister, updateCohort } from './store.ts';
 
@@ -48,9 +49,10 @@ export function cohortRoutes(app: FastifyInstance): void {
     body: editCohort,
     handle: ({ params: p, body }) =>
       app.db.transaction(async (trx) => {
-        await readCohort(trx, p.id);
+        const was = await readCohort(trx, p.id);
         await readPlace(trx, body.placeId);
-        await updateCohort(trx, p.id, body);
+        if (body.placeId !== was.placeId) await mayStandThere(trx, was, body.placeId, body.moveAnyway);
+        await updateCohort(trx, p.id, body, was, todayAt(await readNursery(trx)));
         await replan(trx, [p.id], 'the cohort was changed');
         return readCohort(trx, p.id);
       }),

@@ -3,15 +3,16 @@ import type { NewCohort, PromotePlant, SplitCohort } from '@gonimos/contract/coh
 import type { Person } from '@gonimos/contract/people';
 import type { Outcome } from '@gonimos/contract/records';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
-import { firstStep, programme } from '@gonimos/core/programmes';
+import { firstStep } from '@gonimos/core/programmes';
 import { hemisphereOf } from '@gonimos/core/season';
 import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
+import { readProgramme } from '../library/store.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { insertWork } from '../records/store.ts';
+import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
 import { copyCohort, insertCohort } from './store.ts';
 
 /** The start as dates, refused when it lies ahead. */
@@ -27,10 +28,10 @@ export async function readStart(sql: Sql, said: string) {
 export async function enterCohort(trx: Trx, c: NewCohort, person: Person | null): Promise<Outcome> {
   const started = await readStart(trx, c.started);
   await readPlace(trx, c.placeId);
-  const p = programme(c.programmeId);
+  const { programme: p, version } = await readProgramme(trx, c.programmeId);
   const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
   if (at < 0) throw wrongField('standsAt', 'is not a step of this programme');
-  await insertCohort(trx, c, started, p);
+  await insertCohort(trx, c, started, p, version);
   const recordId = randomUUID();
   if (at === 0)
     await insertWork(
@@ -39,8 +40,9 @@ export async function enterCohort(trx: Trx, c: NewCohort, person: Person | null)
         ...{ id: recordId, cohortId: c.id, stepKey: firstStep(p).key, on: started.from, done: c.count },
         ...{ container: c.container, emerged: null, losses: [], calipers: [], heights: [], rooted: null },
         ...{ vigour: null, minutes: null, note: '', nextTime: '', finished: true },
+        ...{ alive: null, sure: null, buds: null, placeId: null },
       },
-      null,
+      NOTHING_BEFORE,
       person?.id ?? null,
     );
   const counted = p.steps.findIndex((s) => s.operation === 'emergence-count');

@@ -2,6 +2,7 @@ import type { Cohort, CohortRow, EditCohort, NewCohort } from '@gonimos/contract
 import type { UncertainDate } from '@gonimos/core/calendar/uncertain';
 import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
 import type { Programme } from '@gonimos/core/programmes';
+import { readFacts } from '../course/facts.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
@@ -40,7 +41,11 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
       programmeId: 'c.programme_id',
       programmeName: sql.raw("c.programme ->> 'name'"),
       startedTo: 'c.started_to',
-      school: 'c.school',
+      schools: 'c.schools',
+      programmeVersion: 'c.programme_version',
+      newerVersion: sql.raw(
+        '(SELECT max(v.version) FROM programme v WHERE v.id = c.programme_id AND v.version > c.programme_version)',
+      ),
       goal: 'c.goal',
       note: 'c.note',
       parentId: 'c.parent_id',
@@ -63,6 +68,7 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     viability: seed && state.emerged > 0 ? viability(state) : null,
     fieldEmergence: seed && state.emerged > 0 ? fieldEmergence(state) : null,
     plants,
+    quarantine: (await readFacts(sql, [id]))[0].quarantine ?? null,
   };
 }
 
@@ -71,6 +77,7 @@ export async function insertCohort(
   c: NewCohort,
   started: UncertainDate,
   programme: Programme,
+  version: number,
 ): Promise<void> {
   await sql('cohort').insert({
     id: c.id,
@@ -87,20 +94,29 @@ export async function insertCohort(
     started_to: started.to,
     stands_at: c.standsAt ?? null,
     parent_id: c.parentId ?? null,
-    school: c.school ?? null,
+    schools: JSON.stringify(c.schools),
+    programme_version: version,
+    place_since: started.from,
     goal: c.goal,
     goal_caliper: c.goalCaliper ?? null,
     note: c.note,
   });
 }
 
-export async function updateCohort(sql: Sql, id: string, edit: EditCohort): Promise<void> {
+export async function updateCohort(
+  sql: Sql,
+  id: string,
+  edit: EditCohort,
+  was: Cohort,
+  today: string,
+): Promise<void> {
   const changed = await sql('cohort')
     .where({ id, version: edit.version })
     .update({
       code: edit.code,
       place_id: edit.placeId,
-      school: edit.school ?? null,
+      schools: JSON.stringify(edit.schools),
+      ...(edit.placeId === was.placeId ? {} : { place_since: today }),
       goal: edit.goal,
       goal_caliper: edit.goalCaliper ?? null,
       note: edit.note,
@@ -130,5 +146,7 @@ export async function copyCohort(
     version: 1,
     programme: JSON.stringify(parent.programme),
     rings: JSON.stringify(parent.rings),
+    schools: JSON.stringify(parent.schools),
+    step_maps: JSON.stringify(parent.step_maps),
   });
 }

@@ -1,36 +1,51 @@
-import type { CourseFacts, StepFact } from '@gonimos/core/course';
-import type { Programme, School } from '@gonimos/core/programmes';
+import type { CourseFacts, RuleName, StepFact } from '@gonimos/core/course';
+import { firstStep, type Programme } from '@gonimos/core/programmes';
+import type { Choices } from '@gonimos/core/schools';
+import { LIGHTENED, type Decision, type Found } from '@gonimos/core/visits';
 import { groupBy } from '../db/group.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 
 export interface CohortFacts extends CourseFacts {
   id: string;
+  code: string;
   placeId: string;
-  /** step key → the record that finished it */
-  doneBy: Map<string, string>;
+  container: string;
+  /** when it came to its place */
+  placeSince: string;
+}
+
+/** How steps done up to a record stand under the programme that came after it; '' for no like. */
+export interface StepMap {
+  upTo: number;
+  keys: Record<string, string>;
 }
 
 interface CohortRow {
   id: string;
+  code: string;
   taxon_id: string;
   programme: Programme;
+  step_maps: StepMap[];
   started_from: string;
   stands_at: string | null;
   first_container: string | null;
+  container: string;
   split_from: string | null;
   split_seq: number | null;
   live: number;
   pending: number;
   place_id: string;
-  school: School | null;
+  place_since: string | null;
+  light: 'full' | 'half' | 'shade';
+  schools: Choices;
 }
 
 export interface RecordFact {
   id: string;
   seq: number;
   cohort_id: string;
-  kind: 'work' | 'look' | 'put off';
+  kind: 'work' | 'look' | 'put off' | 'visit' | 'moved' | 'released';
   step_key: string | null;
   on_date: string;
   until: string | null;
@@ -40,7 +55,20 @@ export interface RecordFact {
   caliper: number | null;
   height: number | null;
   vigour: number | null;
+  found: Found[] | null;
+  decision: Decision | null;
+  overrides: RuleName | null;
+  buds_looked: number | null;
+  buds_ready: number | null;
+  operation: string | null;
+  note: string;
 }
+
+const RECORD = [
+  ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished', 'note'],
+  ...['container', 'caliper', 'height', 'vigour', 'found', 'decision', 'overrides'],
+  ...['buds_looked', 'buds_ready'],
+].map((c) => `r.${c}`);
 
 /** Records that stand, oldest first, of these cohorts. */
 async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, RecordFact[]>> {
@@ -50,12 +78,7 @@ async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, Rec
     .whereNot('r.kind', 'undo')
     .whereNull('u.id')
     .orderBy('r.seq')
-    .select(
-      ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished'].map(
-        (c) => `r.${c}`,
-      ),
-      ...['container', 'caliper', 'height', 'vigour'].map((c) => `r.${c}`),
-    );
+    .select(RECORD);
   return groupBy(rows, (r) => r.cohort_id);
 }
 
@@ -77,62 +100,125 @@ async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, 
   return own;
 }
 
-function stepFacts(c: CohortRow, records: RecordFact[]): Pick<CohortFacts, 'steps' | 'doneBy'> {
+/** The key a record's step has under the programme followed now; null when it has no like there. */
+export function keyNow(maps: StepMap[], seq: number, key: string): string | null {
+  let now: string | null = key;
+  for (const { upTo, keys } of maps) {
+    if (seq > upTo || now === null) continue;
+    // aftercare is named after the step it follows
+    const dot: number = now.indexOf('.');
+    const head: string = dot < 0 ? now : now.slice(0, dot);
+    const like: string = head in keys ? keys[head] : head;
+    now = like === '' ? null : like + (dot < 0 ? '' : now.slice(dot));
+  }
+  return now;
+}
+
+function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact> {
   const steps: Record<string, StepFact> = {};
-  const doneBy = new Map<string, string>();
   if (c.stands_at !== null)
     for (const s of c.programme.steps) {
       if (s.key === c.stands_at) break;
       steps[s.key] = { status: 'dropped' };
     }
   for (const r of records) {
-    if (!r.step_key) continue;
-    if (r.kind === 'put off')
-      steps[r.step_key] = { status: 'planned', putOff: { until: r.until!, reason: r.reason! } };
-    else if (r.finished) {
-      steps[r.step_key] = { status: 'done', doneOn: r.on_date, container: r.container };
-      doneBy.set(r.step_key, r.id);
-    }
+    const key = r.step_key === null ? null : keyNow(c.step_maps, r.seq, r.step_key);
+    if (key === null) continue;
+    const now = steps[key]?.status === 'planned' ? steps[key] : { status: 'planned' as const };
+    if (r.kind === 'put off' || (r.kind === 'visit' && r.until !== null))
+      steps[key] = { ...now, moved: undefined, putOff: { until: r.until!, reason: r.reason ?? r.note } };
+    else if (r.kind === 'moved')
+      steps[key] = {
+        ...now,
+        putOff: undefined,
+        moved: { to: r.until!, overrides: r.overrides, reason: r.reason ?? '' },
+      };
+    else if (r.decision === 'lighten') steps[key] = { ...now, lighten: LIGHTENED };
+    else if (r.kind === 'work' && r.finished)
+      steps[key] = {
+        status: 'done',
+        doneOn: r.on_date,
+        container: r.container,
+        ...(steps[key]?.lighten ? { lighten: steps[key].lighten } : {}),
+      };
   }
-  return { steps, doneBy };
+  return steps;
+}
+
+/** Held apart since the last visit that said so, unless released after it. */
+export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quarantine'] {
+  let held: CourseFacts['quarantine'] = null;
+  for (const r of records) {
+    if (r.decision === 'quarantine')
+      held = { since: r.on_date, found: (r.found ?? []).join(', ') || r.note || 'as decided' };
+    if (r.kind === 'released') held = null;
+  }
+  return held;
+}
+
+function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
+  const tally = own.findLast((r) => r.buds_looked !== null);
+  const firm = own.findLast(
+    (r) => r.kind === 'work' && r.finished && /root-check|settle/.test(r.step_key ?? ''),
+  );
+  return {
+    ...{ id: c.id, code: c.code, placeId: c.place_id, container: c.container, taxonId: c.taxon_id },
+    ...{ programme: c.programme, startedOn: c.started_from, live: c.live || c.pending },
+    firstContainer: c.first_container,
+    placeSince: c.place_since ?? c.started_from,
+    schools: { nursery: {}, cohort: c.schools },
+    sizes: own
+      .filter((r) => r.caliper !== null || r.height !== null)
+      .map((r) => ({ on: r.on_date, caliper: r.caliper, height: r.height })),
+    vigour: own.filter((r) => r.vigour !== null).map((r) => ({ on: r.on_date, value: r.vigour! })),
+    moves: own
+      .filter((r) => r.container !== null && r.kind !== 'work')
+      .map((r) => ({ on: r.on_date, container: r.container! })),
+    quarantine: quarantineOf(own),
+    light: { is: c.light, since: c.place_since ?? c.started_from },
+    buds: tally ? { on: tally.on_date, looked: tally.buds_looked!, ready: tally.buds_ready! } : null,
+    firmOn: firm?.on_date ?? null,
+    steps: stepFacts(c, own),
+  };
 }
 
 /** What the compiler needs to know of cohorts: all living ones, or those named. */
 export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
-  const query = sql<CohortRow>('cohort').select(
-    ...[
-      'id',
-      'taxon_id',
-      'programme',
-      'started_from',
-      'stands_at',
-      'first_container',
-      'split_from',
-      'split_seq',
-    ],
-    ...['live', 'pending', 'place_id', 'school'],
-  );
-  if (ids) query.whereIn('id', ids);
-  else query.where('growing', true);
+  const query = sql('cohort as c')
+    .join('place as p', 'p.id', 'c.place_id')
+    .select(
+      ...['id', 'code', 'taxon_id', 'programme', 'step_maps', 'started_from', 'stands_at'].map(
+        (x) => `c.${x}`,
+      ),
+      ...['first_container', 'container', 'split_from', 'split_seq', 'live', 'pending'].map((x) => `c.${x}`),
+      ...['c.place_id', 'c.place_since', 'c.schools', 'p.light'],
+    );
+  if (ids) query.whereIn('c.id', ids);
+  else query.where('c.growing', true);
   const cohorts = (await query) as CohortRow[];
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
-  return cohorts.map((c) => {
-    const own = records.get(c.id) ?? [];
-    return {
-      id: c.id,
-      placeId: c.place_id,
-      taxonId: c.taxon_id,
-      programme: c.programme,
-      startedOn: c.started_from,
-      live: c.live || c.pending,
-      firstContainer: c.first_container,
-      school: c.school,
-      sizes: own
-        .filter((r) => r.caliper !== null || r.height !== null)
-        .map((r) => ({ on: r.on_date, caliper: r.caliper, height: r.height })),
-      vigour: own.filter((r) => r.vigour !== null).map((r) => ({ on: r.on_date, value: r.vigour! })),
-      ...stepFacts(c, own),
-    };
-  });
+  return cohorts.map((c) => factsOf(c, records.get(c.id) ?? []));
+}
+
+/** Facts of a cohort that does not exist yet, standing at a step of its programme. */
+export function factsToBe(
+  p: Programme,
+  c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live'> & {
+    container: string | null;
+    standsAt: string | null;
+    schools: Choices;
+  },
+  nursery: Choices,
+): CourseFacts {
+  const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
+  const steps: CourseFacts['steps'] =
+    at > 0
+      ? Object.fromEntries(p.steps.slice(0, at).map((s) => [s.key, { status: 'dropped' as const }]))
+      : { [firstStep(p).key]: { status: 'done' as const, doneOn: c.startedOn } };
+  return {
+    ...{ taxonId: c.taxonId, programme: p, startedOn: c.startedOn, live: c.live, steps },
+    ...{ firstContainer: c.container, sizes: [], vigour: [] },
+    schools: { nursery, cohort: c.schools },
+  };
 }

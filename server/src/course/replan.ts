@@ -1,52 +1,68 @@
-import { compileCourse, diffCourse, type Moved } from '@gonimos/core/course';
-import type { Db, Trx } from '../db/index.ts';
+import { compileCourse, diffCourse, type Course, type Moved } from '@gonimos/core/course';
+import type { Db, Sql, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
-import { seasonBooks } from '../season/books.ts';
-import { readFacts } from './facts.ts';
+import { readFacts, type CohortFacts } from './facts.ts';
+import { completeFacts, readPlanning, type Planning } from './planning.ts';
 import { readPlans, writeChanges, writePlans } from './store.ts';
 
+/** Everything known of these cohorts, ready to be compiled. */
+export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
+  return completeFacts(sql, await readFacts(sql, ids), planning);
+}
+
+export const compileFor = (f: CohortFacts, p: Planning): Course =>
+  compileCourse(f, p.books.get(f.placeId)!, p.today);
+
 /** Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. */
-export async function replan(trx: Trx, ids: string[], cause: string): Promise<Map<string, Moved[]>> {
-  const today = todayAt(await readNursery(trx));
-  const books = await seasonBooks(trx);
+export async function replan(
+  trx: Trx,
+  ids: string[],
+  cause: string,
+  shared?: Planning,
+): Promise<Map<string, Moved[]>> {
+  const planning = shared ?? (await readPlanning(trx));
   const before = await readPlans(trx, ids);
-  const plans = (await readFacts(trx, ids)).map((f) => ({
+  const plans = (await readyFacts(trx, ids, planning)).map((f) => ({
     cohortId: f.id,
     kept: before.get(f.id) ?? [],
-    course: compileCourse(f, books.get(f.placeId)!, today),
+    course: compileFor(f, planning),
   }));
   const moved = new Map(
     plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
   );
-  await writePlans(trx, plans, today);
-  await writeChanges(trx, today, cause, moved);
+  await writePlans(trx, plans, planning.today);
+  await writeChanges(trx, planning.today, cause, moved);
   return moved;
 }
 
 const CHUNK = 50;
 
-/** Plans every living cohort again, or those of one place, a few at a time. */
-async function replanMany(db: Db, cause: string, placeId?: string): Promise<void> {
-  const living = db('cohort').where('growing', true).orderBy('id');
-  if (placeId) living.where('place_id', placeId);
-  const ids: string[] = await living.pluck('id');
+/** Plans these cohorts again, a few at a time, each few in a transaction of their own. */
+export async function replanSome(db: Db, ids: string[], cause: string): Promise<Map<string, Moved[]>> {
+  const moved = new Map<string, Moved[]>();
+  if (ids.length === 0) return moved;
+  const planning = await readPlanning(db);
   for (let i = 0; i < ids.length; i += CHUNK) {
     const some = ids.slice(i, i + CHUNK);
-    await db.transaction(async (trx) => {
+    const part = await db.transaction(async (trx) => {
       await trx('cohort').whereIn('id', some).orderBy('id').forUpdate().select('id');
-      await replan(trx, some, cause);
+      return replan(trx, some, cause, planning);
     });
+    for (const [id, m] of part) moved.set(id, m);
   }
+  return moved;
 }
 
-/** After a place was changed: only what stands there. */
-export const replanPlace = (db: Db, placeId: string, cause: string): Promise<void> =>
-  replanMany(db, cause, placeId);
+const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
+
+/** After a place was changed, or something was seen there: only what stands there. */
+export const replanPlace = async (db: Db, placeId: string, cause: string) =>
+  replanSome(db, await living(db).where('place_id', placeId).pluck('id'), cause);
 
 /** After a new day, new weather or a changed site: everything. */
 export async function replanAll(db: Db, cause: string): Promise<void> {
   const today = todayAt(await readNursery(db));
-  await replanMany(db, cause);
+  await replanSome(db, await living(db).pluck('id'), cause);
   await setPlannedOn(db, today);
 }
 

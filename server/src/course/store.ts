@@ -21,6 +21,11 @@ const COLUMNS = {
   ready: 's.ready',
   minutes: 's.minutes',
   reasons: 's.reasons',
+  chain: 's.chain',
+  odds: 's.odds',
+  waits: 's.waits',
+  offers: 's.offers',
+  moved: 's.moved',
 };
 
 /** The plan last compiled for each of these cohorts. */
@@ -72,6 +77,9 @@ const COMPARED = [
   'doneOn',
   'container',
   'minutes',
+  'chain',
+  'odds',
+  'offers',
 ] as const;
 
 /** Whether a step just compiled says the same as the one that is kept. */
@@ -80,6 +88,9 @@ function sameStep(was: PlannedStep | undefined, now: PlannedStep): boolean {
     was !== undefined &&
     COMPARED.every((field) => was[field] === now[field]) &&
     was.rootCut?.take === now.rootCut?.take &&
+    was.moved?.to === now.moved?.to &&
+    was.waits.length === now.waits.length &&
+    was.waits.every((w, i) => w.key === now.waits[i].key && w.days === now.waits[i].days) &&
     was.reasons.length === now.reasons.length &&
     was.reasons.every((r, i) => r.text === now.reasons[i].text && r.binding === now.reasons[i].binding)
   );
@@ -109,12 +120,21 @@ function summary({ cohortId, course }: Plan, today: string) {
   };
 }
 
+/** Steps that a changed programme or school has taken out of a course. */
+async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
+  const gone = plans.flatMap(({ cohortId, kept, course }) => {
+    const now = new Set(course.steps.map((s) => s.key));
+    return kept.filter((s) => !now.has(s.key)).map((s) => [cohortId, s.key]);
+  });
+  if (gone.length > 0) await sql('course_step').whereIn(['cohort_id', 'key'], gone).delete();
+}
+
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
   const rows = plans.flatMap(({ cohortId, kept, course }) => {
-    const before = new Map(kept.map((s) => [s.key, s]));
+    const before = new Map(kept.map((s, i) => [s.key, { s, i }]));
     return course.steps.flatMap((s, seq) =>
-      sameStep(before.get(s.key), s)
+      before.get(s.key)?.i === seq && sameStep(before.get(s.key)?.s, s)
         ? []
         : [
             {
@@ -129,10 +149,12 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
               ...{ status: s.status, opens: s.opens, closes: s.closes, opens_early: s.opensEarly },
               ...{ opens_late: s.opensLate, target: s.target, done_on: s.doneOn, container: s.container },
               ...{ root_cut: s.rootCut, ready: s.ready, minutes: s.minutes, reasons: s.reasons },
+              ...{ chain: s.chain, odds: s.odds, waits: s.waits, offers: s.offers, moved: s.moved },
             },
           ],
     );
   });
+  await dropGone(sql, plans);
   if (rows.length === 0) return;
   await sql.raw(
     `INSERT INTO course_step SELECT * FROM jsonb_populate_recordset(NULL::course_step, ?)
@@ -149,6 +171,7 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
   );
 }
 const UPDATED = [
+  ...['seq', 'operation', 'title', 'lane', 'chain', 'odds', 'waits', 'offers', 'moved'],
   'status',
   'opens',
   'closes',

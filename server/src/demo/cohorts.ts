@@ -196,4 +196,62 @@ export const COHORTS: DemoCohort[] = [
     luck: { up: 0.74, loss: 0.05 },
     vigour: { on: '2036-10-20', value: 2 },
   },
+  {
+    ...{ code: 'FC-34', taxonId: 'ficus-microcarpa', programmeId: 'tropical-house', place: 'Heated house' },
+    ...{ started: '2034-06-20', count: 40, goalCaliper: 30, luck: { up: 0.8, loss: 0.05 } },
+    note: 'Out for the summer since the second year.',
+  },
+  {
+    ...{ code: 'AO-35', taxonId: 'adenium-obesum', programmeId: 'swollen-base', place: 'Heated house' },
+    ...{ started: '2035-05-20', count: 18, goalCaliper: 60, luck: { up: 1, loss: 0.1 } },
+    note: 'Bought in dry. Two planted wet in the first year rotted.',
+  },
+  {
+    ...{ code: 'OL-34', taxonId: 'olea-europaea', programmeId: 'cutting-conifer', place: 'Cold frame' },
+    ...{ started: '2034-07-02', count: 48, goalCaliper: 30, luck: { up: 0.6, loss: 0.04 } },
+    note: 'Tender in pots: under fleece in the frame.',
+  },
+  {
+    ...{
+      code: 'LV-35',
+      taxonId: 'lavandula-angustifolia',
+      programmeId: 'shrub-staged',
+      place: 'South bench',
+    },
+    ...{ started: '2035-06-30', count: 36, goalCaliper: 25, luck: { up: 0.7, loss: 0.06 } },
+    note: 'A fifth of the root at a time, after the lot of 2031 was lost.',
+  },
+  {
+    ...{ code: 'JC-33', taxonId: 'juniperus-communis', programmeId: 'juniper-whips', place: 'South bench' },
+    ...{ started: '2033-07-10', count: 90, goalCaliper: 25, luck: { up: 0.5, loss: 0.04 } },
+    note: 'Whips kept thin in small pots for hard bends.',
+  },
+  {
+    ...{ code: 'TL-36', taxonId: 'tilia-cordata', programmeId: 'air-layer', place: 'Ground row A' },
+    ...{ started: '2036-05-28', count: 4, goalCaliper: 60, luck: { up: 1, loss: 0 } },
+    note: 'Four layers on the old lime by the gate.',
+  },
+  {
+    ...{ code: 'BT-36', taxonId: 'prunus-spinosa', programmeId: 'bought-liner', place: 'North bench' },
+    ...{ started: '2036-11-20', count: 60, goalCaliper: 30, luck: { up: 1, loss: 0.03 } },
+    note: 'Liners from a hedge grower, two years old by the invoice.',
+  },
+  {
+    ...{ code: 'OP-34', taxonId: 'ligustrum-ovalifolium', programmeId: 'slender', place: 'North bench' },
+    ...{ started: '2034-06-25', count: 44, goalCaliper: 12, luck: { up: 0.85, loss: 0.03 } },
+    note: 'Thin lines on purpose.',
+  },
+  {
+    ...{ code: 'SP-33', taxonId: 'pinus-sylvestris', programmeId: 'exposed-root', place: 'South bench' },
+    ...{ started: '2033-03-20', count: 40, goalCaliper: 25, luck: { up: 0.75, loss: 0.05 } },
+    note: 'In tall columns; the mix goes down a hand a year.',
+  },
+  {
+    ...{ code: 'FM-34', taxonId: 'acer-campestre', programmeId: 'bare-root-sale', place: 'Ground row A' },
+    ...{ started: '2034-03-14', count: 260, goalCaliper: 15, luck: { up: 0.7, eaten: 0.05, loss: 0.02 } },
+    note: 'Whips for the autumn sale.',
+  },
 ];
+
+/** Schools the Tessarys follow where no cohort or programme says otherwise. */
+export const NURSERY_SCHOOLS = { opening: 'to-tips', 'ground-lift': 'left', chop: 'staged' } as const;

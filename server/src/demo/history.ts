@@ -9,8 +9,8 @@ import { readFacts } from '../course/facts.ts';
 import { writePlans } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
 import { insertEntries } from '../ledger/store.ts';
-import { insertWork } from '../records/store.ts';
-import type { DemoCohort } from './cohorts.ts';
+import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
+import { NURSERY_SCHOOLS, type DemoCohort } from './cohorts.ts';
 
 const CAUSES: Record<string, [season: string, outdoors: string]> = {
   roots: ['root failure', 'drought'],
@@ -42,6 +42,11 @@ function some(rng: Random, n: number, share: number): number {
 
 const around = (rng: Random, value: number, cv: number, n: number): number[] =>
   Array.from({ length: n }, () => Math.max(0.5, Math.round(value * (1 + cv * rng.normal()) * 10) / 10));
+
+const MOST_TURNS = 90;
+/** Aftercare that growers write down; the rest is done and forgotten. */
+const NOTED = new Set(['survival-look', 'wire-check', 'layer-check', 'root-check', 'shoot-choice']);
+const writtenDown = (s: PlannedStep) => s.chain === null || NOTED.has(s.operation);
 
 /** Share of the work whose window is still open on the opening day that has not been done. */
 const STILL_TO_DO = 0.75;
@@ -79,7 +84,9 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
     calipers: op.asks.includes('sizes') ? around(rng, caliper, 0.14, Math.min(12, done)) : [],
     heights: [],
     rooted: op.asks.includes('rooted') ? left : null,
-    vigour: null,
+    ...{ vigour: null, alive: null, buds: null, placeId: null },
+    // growers are a little too sure of hard work
+    sure: s.odds === null ? null : Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20),
     minutes: Math.round(op.minutes.value * Math.max(done, 1) * (0.8 + 0.5 * rng.next())),
     note: '',
     nextTime: spec.careful && op.lane === 'roots' ? LEFT[Math.floor(rng.next() * LEFT.length)] : '',
@@ -87,8 +94,15 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
 }
 
 /** Entries a record stands for, in bulk and without a plan after each. */
-async function keep(h: Hand, r: NewRecord, containerBefore: string): Promise<void> {
-  await insertWork(h.trx, r, r.container ? containerBefore : null, h.person);
+async function keep(h: Hand, s: PlannedStep, r: NewRecord, c: Counts & { container: string }): Promise<void> {
+  const dead = r.losses.reduce((n, l) => n + (l.kind === 'lost' ? l.count : 0), 0);
+  const looked = operation(s.operation).asks.includes('alive');
+  const before = {
+    ...NOTHING_BEFORE,
+    ...{ container: r.container ? c.container : null, odds: s.odds },
+    alive: looked ? { alive: c.live - dead, of: c.live } : null,
+  };
+  await insertWork(h.trx, r, before, h.person);
   const base = { cohortId: h.id, on: r.on, recordId: r.id, personId: h.person };
   await insertEntries(h.trx, [
     ...r.losses
@@ -117,12 +131,13 @@ export async function liveThrough(
 ): Promise<void> {
   const h: Hand = { trx, id, spec, rng: random(seedFrom(spec.code)), person };
   let now = (await trx('cohort').where({ id }).first('started_from')).started_from as string;
-  for (let turn = 0; turn < 40; turn++) {
+  for (let turn = 0; turn < MOST_TURNS; turn++) {
     const [facts] = await readFacts(trx, [id]);
+    facts.schools.nursery = NURSERY_SCHOOLS;
     if (spec.vigour && spec.vigour.on <= now) facts.vigour.push(spec.vigour);
     const course = compileCourse(facts, book, now);
     const next = course.steps
-      .filter((s) => s.status === 'planned' && s.ready && s.opens)
+      .filter((s) => s.status === 'planned' && s.ready && s.opens && writtenDown(s))
       .sort((a, b) => (a.closes! < b.closes! ? -1 : 1))[0];
     // on the opening day there is work to be seen
     const left = next && next.closes! >= opening && !spec.on?.[next.key] && h.rng.next() < STILL_TO_DO;
@@ -136,7 +151,7 @@ export async function liveThrough(
     const cohort = await trx('cohort').where({ id }).first('live', 'pending', 'container');
     const season = book.seasonOf(Date.parse(on) / 86_400_000);
     const ring = course.rings.filter((r) => r.season <= season).at(-1) ?? course.rings[0];
-    await keep(h, written(h, next, on, cohort, ring?.caliper ?? 4), cohort.container);
+    await keep(h, next, written(h, next, on, cohort, ring?.caliper ?? 4), cohort);
     now = on;
   }
 }

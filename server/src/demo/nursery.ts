@@ -8,8 +8,9 @@ import type { Db } from '../db/index.ts';
 import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
 import { insertPerson } from '../people/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { COHORTS, PLACES } from './cohorts.ts';
+import { COHORTS, NURSERY_SCHOOLS, PLACES } from './cohorts.ts';
 import { liveThrough } from './history.ts';
+import { lastWeeks, pastObservations } from './last-weeks.ts';
 import { extendWeather } from './weather.ts';
 
 /** Tessary Bank: an invented growing ground on an invented hill. */
@@ -28,9 +29,9 @@ const SITE: Site = {
 };
 
 const PEOPLE = [
-  ['Ines Tessary', 'owner'],
-  ['Bruno Tessary', 'grower'],
-  ['Alma Reed', 'helper'],
+  ['Ines Tessary', 'owner', 16, true],
+  ['Bruno Tessary', 'grower', 30, true],
+  ['Alma Reed', 'helper', 20, false],
 ] as const;
 
 /** Loads the demo nursery into an empty database; does nothing when a nursery is there. */
@@ -45,14 +46,22 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
       weatherSeed: WEATHER_SEED,
     });
     await extendWeather(trx, await readNursery(trx), OPENING_DAY);
-    const people = PEOPLE.map(([name, role]) => ({ id: randomUUID(), name, role, passwordHash: null }));
-    for (const p of people) await insertPerson(trx, p);
+    const people = PEOPLE.map(([name, role, hours, skilled]) => ({
+      ...{ id: randomUUID(), name, role, passwordHash: null },
+      ...{ hours, skilled },
+    }));
+    for (const { hours, skilled, ...p } of people) {
+      await insertPerson(trx, p);
+      await trx('person').where({ id: p.id }).update({ hours, skilled });
+    }
+    await trx('nursery').update({ schools: JSON.stringify(NURSERY_SCHOOLS) });
     const places = new Map<string, string>();
     for (const p of PLACES) {
       const id = randomUUID();
-      await insertPlace(trx, { ...p, id });
+      await insertPlace(trx, { light: 'full', ...p, id });
       places.set(p.name, id);
     }
+    await pastObservations(trx, places, people[1].id);
     const books = await seasonBooks(trx);
     for (const spec of COHORTS) {
       const id = randomUUID();
@@ -61,7 +70,7 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
         ...{ id, code: spec.code, taxonId: spec.taxonId, programmeId: spec.programmeId, placeId },
         container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
         ...{ started: spec.started, count: spec.count, goalCaliper: spec.goalCaliper, goal: '' },
-        ...{ note: spec.note, parentId: null, school: null, standsAt: null },
+        ...{ note: spec.note, parentId: null, schools: {}, standsAt: null },
       };
       await enterCohort(trx, entered, { ...people[0], version: 1 });
       await liveThrough(trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
@@ -81,4 +90,5 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
   });
   await replanAll(db, 'the demo opened');
   await db('plan_change').where({ cause: 'the demo opened' }).delete();
+  await lastWeeks(db, OPENING_DAY);
 }

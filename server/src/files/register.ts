@@ -74,7 +74,7 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     placeId: keyOf(places, cell('place')),
     container: keyOf(CONTAINERS, cell('container')),
     ...{ started: cell('started'), count: number(cell('count')), goal: '', note: cell('note') },
-    ...{ goalCaliper: number(cell('goal_caliper_mm')) ?? null, school: null, parentId: null, standsAt: null },
+    ...{ goalCaliper: number(cell('goal_caliper_mm')) ?? null, schools: {}, parentId: null, standsAt: null },
   };
   try {
     newCohort.validateSync(input, { abortEarly: false, strict: true });

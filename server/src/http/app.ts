@@ -10,6 +10,16 @@ import { convertSchema } from '@sodaru/yup-to-json-schema';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { existsSync } from 'node:fs';
 import { isSchema, type AnySchema } from 'yup';
+import { libraryRoutes } from '../library/routes.ts';
+import { moveRoutes } from '../moves/routes.ts';
+import { observationRoutes } from '../observations/routes.ts';
+import { pictureRoutes } from '../pictures/routes.ts';
+import { schoolRoutes } from '../schools/routes.ts';
+import { simulatedStation } from '../simulated/station.ts';
+import { stationRoutes } from '../station/routes.ts';
+import { stockRoutes } from '../stock/routes.ts';
+import { visitRoutes } from '../visits/routes.ts';
+import { yearRoutes } from '../year/routes.ts';
 import { calcRoutes } from '../calc/routes.ts';
 import { cohortRoutes } from '../cohorts/routes.ts';
 import { courseRoutes } from '../course/routes.ts';
@@ -134,9 +144,11 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
 
   for (const routes of [
     ...[peopleRoutes, nurseryRoutes, seasonRoutes, cohortRoutes, courseRoutes, ledgerRoutes],
-    ...[recordRoutes, roundRoutes, fileRoutes, calcRoutes],
+    ...[recordRoutes, roundRoutes, fileRoutes, calcRoutes, visitRoutes, observationRoutes, moveRoutes],
+    ...[schoolRoutes, libraryRoutes, yearRoutes, stationRoutes, stockRoutes, simulatedStation],
   ])
     routes(app);
+  await pictureRoutes(app);
   route(app, {
     method: 'GET',
     url: '/health',

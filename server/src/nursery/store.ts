@@ -24,6 +24,8 @@ const COLUMNS = {
   demoToday: 'demo_today',
   weatherSeed: 'weather_seed',
   plannedOn: 'planned_on',
+  schools: 'schools',
+  stationUrl: 'station_url',
   version: 'version',
 };
 
@@ -70,7 +72,12 @@ export async function insertNursery(
 export async function updateNursery(sql: Sql, edit: EditNursery): Promise<void> {
   const changed = await sql('nursery')
     .where({ version: edit.version })
-    .update({ ...siteRow(edit), version: edit.version + 1, planned_on: null });
+    .update({
+      ...siteRow(edit),
+      station_url: edit.stationUrl || null,
+      version: edit.version + 1,
+      planned_on: null,
+    });
   if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(sql));
 }
 
@@ -81,7 +88,9 @@ export const setPlannedOn = (sql: Sql, day: string): Promise<number> =>
 
 const placeQuery = (sql: Sql) =>
   sql('place as p')
-    .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.version', { heatedTo: 'p.heated_to' })
+    .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.light', 'p.version', {
+      heatedTo: 'p.heated_to',
+    })
     .orderBy('p.sort');
 const withCohorts = (sql: Sql) =>
   placeQuery(sql).select(
@@ -105,6 +114,7 @@ const placeRow = (p: Omit<NewPlace, 'id'>) => ({
   night: p.night,
   day: p.day,
   heated_to: p.heatedTo ?? null,
+  light: p.light,
 });
 
 export const insertPlace = (sql: Sql, p: NewPlace): Promise<unknown> =>

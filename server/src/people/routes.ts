@@ -105,6 +105,7 @@ export function peopleRoutes(app: FastifyInstance): void {
         await insertNursery(trx, { ...body, name: body.nursery, id: randomUUID() });
         await insertPlace(trx, {
           ...{ id: randomUUID(), name: 'Outdoors', kind: 'outdoors', night: 0, day: 0, heatedTo: null },
+          light: 'full',
         });
         await insertPerson(trx, { ...person, passwordHash });
       });

@@ -3,11 +3,11 @@ import type { NewRecord, Outcome, PutOffStep } from '@gonimos/contract/records';
 import { mayDo } from '../http/route.ts';
 import type { Person } from '@gonimos/contract/people';
 import { operation } from '@gonimos/core/operations';
-import type { Trx } from '../db/index.ts';
+import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
-import { readNursery, todayAt } from '../nursery/store.ts';
+import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from './outcome.ts';
 import { findRecord, insertPutOff, insertUndo, insertWork } from './store.ts';
 
@@ -16,16 +16,17 @@ interface LockedCohort {
   container: string;
   started_from: string;
   live: number;
+  place_id: string;
 }
 
-async function lockCohort(trx: Trx, id: string): Promise<LockedCohort> {
+export async function lockCohort(trx: Trx, id: string): Promise<LockedCohort> {
   const cohort = await trx<LockedCohort>('cohort').where({ id }).forUpdate().first();
   if (!cohort) throw notFound('cohort');
   return cohort;
 }
 
 /** The step a record is about, if it may still be recorded. */
-async function openStep(trx: Trx, cohortId: string, key: string) {
+export async function openStep(trx: Sql, cohortId: string, key: string) {
   const step = await trx('course_step').where({ cohort_id: cohortId, key }).first();
   if (!step) throw wrongField('stepKey', 'is not a step of this course');
   if (step.status === 'done')
@@ -34,7 +35,7 @@ async function openStep(trx: Trx, cohortId: string, key: string) {
       doneOn: step.done_on,
     });
   if (step.status === 'dropped') throw conflict(`‘${step.title}’ is not part of this course any more.`);
-  return step as { title: string; operation: string; ready: boolean };
+  return step as { title: string; operation: string; ready: boolean; odds: number | null };
 }
 
 /** Ledger entries that follow from a record; emergence is counted after what never showed. */
@@ -52,26 +53,56 @@ function entriesOf(r: NewRecord, live: number, personId: string | null): NewLedg
   return entries;
 }
 
+/** At a look for life, those not counted alive and not lost by a named cause died after the work. */
+function withDead(r: NewRecord, live: number): NewRecord['losses'] {
+  if (r.alive === null) return r.losses;
+  const told = r.losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
+  const rest = live - told - r.alive;
+  return rest > 0
+    ? [...r.losses, { id: randomUUID(), kind: 'lost', count: rest, cause: 'died after work' }]
+    : r.losses;
+}
+
 /** Records work on a step, or a look between steps, with everything that follows from it. */
 export async function recordWork(trx: Trx, r: NewRecord, person: Person | null): Promise<Outcome> {
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
   if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
   let cause = 'a look was recorded';
+  let [odds, looksForLife]: [number | null, boolean] = [null, false];
   if (r.stepKey !== null) {
     const step = await openStep(trx, r.cohortId, r.stepKey);
     if (!step.ready) throw wrongField('stepKey', 'waits for a step before it that is not done');
     if (operation(step.operation).asks.includes('emergence') && r.emerged === null)
       throw wrongField('emerged', 'is missing: how many are up');
+    odds = step.odds;
+    looksForLife = operation(step.operation).asks.includes('alive');
     cause = `‘${step.title}’ was recorded`;
   }
-  await insertWork(trx, r, r.container ? cohort.container : null, person?.id ?? null);
-  await insertEntries(trx, entriesOf(r, cohort.live, person?.id ?? null));
+  if (r.alive !== null && r.alive > cohort.live)
+    throw wrongField('alive', `is more than the ${cohort.live} there were`);
+  if (r.placeId) await readPlace(trx, r.placeId);
+  const losses = withDead(r, cohort.live);
+  const lost = losses.reduce((n, l) => n + (l.kind === 'lost' ? l.count : 0), 0);
+  await insertWork(
+    trx,
+    r,
+    {
+      container: r.container ? cohort.container : null,
+      placeId: r.placeId ? cohort.place_id : null,
+      odds,
+      alive: looksForLife ? { alive: cohort.live - lost, of: cohort.live } : null,
+    },
+    person?.id ?? null,
+  );
+  await insertEntries(trx, entriesOf({ ...r, losses }, cohort.live, person?.id ?? null));
   if (r.done !== null) {
     const { live } = await trx('cohort').where({ id: r.cohortId }).first('live');
-    const lost = r.losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
-    if (r.done > live + lost) throw wrongField('done', `is more than the ${live + lost} there were`);
+    const gone = losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
+    if (r.done > live + gone) throw wrongField('done', `is more than the ${live + gone} there were`);
   }
+  if (r.placeId)
+    await trx('cohort').where({ id: r.cohortId }).update({ place_id: r.placeId, place_since: r.on });
   if (r.container) await trx('cohort').where({ id: r.cohortId }).update({ container: r.container });
   return outcomeOf(trx, r.cohortId, r.id, cause);
 }
@@ -117,5 +148,9 @@ export async function undo(trx: Trx, id: string, recordId: string, person: Perso
   );
   if (record.container_before)
     await trx('cohort').where({ id: record.cohort_id }).update({ container: record.container_before });
+  if (record.place_before)
+    await trx('cohort').where({ id: record.cohort_id }).update({ place_id: record.place_before });
+  if (record.taxon_before)
+    await trx('cohort').where({ id: record.cohort_id }).update({ taxon_id: record.taxon_before });
   return outcomeOf(trx, record.cohort_id, id, 'a record was undone');
 }

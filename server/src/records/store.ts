@@ -8,9 +8,11 @@ const mean = (values: number[]): number | null =>
 export interface StoredRecord {
   id: string;
   cohort_id: string;
-  kind: 'work' | 'look' | 'put off' | 'undo';
+  kind: RecordRow['kind'] | 'undo';
   step_key: string | null;
   container_before: string | null;
+  place_before: string | null;
+  taxon_before: string | null;
   person_id: string | null;
   at: Date;
 }
@@ -21,10 +23,21 @@ export async function findRecord(sql: Sql, id: string): Promise<StoredRecord> {
   return row;
 }
 
+/** How things stood when the work was recorded. */
+export interface Before {
+  container: string | null;
+  placeId: string | null;
+  /** the model's chance of living, where the work is severe */
+  odds: number | null;
+  /** two-week look: how many of those looked at live */
+  alive: { alive: number; of: number } | null;
+}
+export const NOTHING_BEFORE: Before = { container: null, placeId: null, odds: null, alive: null };
+
 export const insertWork = (
   sql: Sql,
   r: NewRecord,
-  containerBefore: string | null,
+  before: Before,
   personId: string | null,
 ): Promise<unknown> =>
   sql('record').insert({
@@ -36,7 +49,10 @@ export const insertWork = (
     done: r.done,
     finished: r.finished,
     container: r.container,
-    container_before: containerBefore,
+    container_before: before.container,
+    ...{ place_id: r.placeId ?? null, place_before: before.placeId, odds: before.odds, sure: r.sure },
+    ...{ alive: before.alive?.alive ?? null, alive_of: before.alive?.of ?? null },
+    ...{ buds_looked: r.buds?.looked ?? null, buds_ready: r.buds?.ready ?? null },
     caliper: mean(r.calipers),
     height: mean(r.heights),
     sizes: JSON.stringify({ calipers: r.calipers, heights: r.heights }),
@@ -92,9 +108,13 @@ export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
     .select({
       ...{ id: 'r.id', kind: 'r.kind', stepKey: 'r.step_key', on: 'r.on_date', done: 'r.done' },
       ...{ caliper: 'r.caliper', height: 'r.height', vigour: 'r.vigour', minutes: 'r.minutes' },
-      ...{ container: 'r.container', nextTime: 'r.next_time', at: 'r.at' },
+      ...{ container: 'r.container', nextTime: 'r.next_time', at: 'r.at', until: 'r.until' },
+      ...{ found: 'r.found', decision: 'r.decision', causes: 'r.causes', checkOn: 'r.check_on' },
+      ...{ sure: 'r.sure', odds: 'r.odds', alive: 'r.alive', aliveOf: 'r.alive_of' },
       by: sql.raw("coalesce(p.name, '')"),
-      title: sql.raw("coalesce(s.title, 'A look')"),
-      note: sql.raw("CASE r.kind WHEN 'put off' THEN r.reason ELSE r.note END"),
+      title: sql.raw(
+        "coalesce(s.title, CASE r.kind WHEN 'released' THEN 'Released from quarantine' ELSE 'A look' END)",
+      ),
+      note: sql.raw("CASE WHEN r.kind IN ('put off', 'moved') THEN r.reason ELSE r.note END"),
       undone: sql.raw('u.id IS NOT NULL'),
     });

@@ -7,6 +7,9 @@ import type { SeasonBook } from '@gonimos/core/season';
 import type { Db } from '../db/index.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
+import { readReadings } from '../station/store.ts';
+import { readWarnings } from '../station/warnings.ts';
+import { readStock } from '../stock/store.ts';
 import { seasonBooks } from '../season/books.ts';
 import { countOpen, readOpenSteps, readWatched } from './store.ts';
 
@@ -63,7 +66,12 @@ export function roundRoutes(app: FastifyInstance): void {
         watchList(app.db, today),
       ]);
       const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
-      return { today, due, open, closing, soon, ready, watch };
+      const latest = (await readReadings(app.db, today)).at(-1) ?? null;
+      const [warnings, shelves] = [await readWarnings(app.db, today, latest), await readStock(app.db, today)];
+      const short = shelves
+        .filter((s) => s.wanted > s.have)
+        .map(({ container, wanted, have, arrives }) => ({ container, wanted, have, arrives }));
+      return { today, due, open, closing, soon, ready, warnings, short, watch };
     },
   });
 }

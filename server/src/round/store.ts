@@ -88,7 +88,7 @@ export async function readOpenSteps(
       ...{ cohortContainer: 'c.container', goalCaliper: 'c.goal_caliper' },
       ...{ key: 's.key', operation: 's.operation', title: 's.title', lane: 's.lane' },
       ...{ opens: 's.opens', closes: 's.closes', container: 's.container', rootCut: 's.root_cut' },
-      ...{ minutes: 's.minutes', reasons: 's.reasons' },
+      ...{ minutes: 's.minutes', reasons: 's.reasons', chain: 's.chain', odds: 's.odds', moved: 's.moved' },
       ...{ until: 'o.until', reason: 'o.reason', nextTime: 'n.next_time' },
     });
   return rows.map(({ until: day, reason, ...s }) => ({

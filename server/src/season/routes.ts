@@ -1,56 +1,44 @@
 import type { FastifyInstance } from 'fastify';
 import { number, object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import type { SeasonOfPlace } from '@gonimos/contract/season';
-import { toDay, toIso } from '@gonimos/core/calendar';
-import { climateOf, dayLength, normalOn } from '@gonimos/core/season';
+import { importWeather, type WeatherReport } from '@gonimos/contract/season';
+import { replanAll } from '../course/replan.ts';
+import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
-import { notFound } from '../http/problem.ts';
-import { readNursery, readPlace, siteOf, todayAt } from '../nursery/store.ts';
-import { seasonBooks } from './books.ts';
-import { recordEnd } from './store.ts';
-
-const RECENT_DAYS = 21;
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { readRecord } from './import.ts';
+import { readSeason } from './service.ts';
+import { differing, replaceWeather } from './store.ts';
 
 export function seasonRoutes(app: FastifyInstance): void {
   route(app, {
     method: 'GET',
     url: '/places/:id/season',
     role: 'helper',
-    summary: 'The year of a place: markers expected and passed, normals, last days of the record',
+    summary: 'The year of a place: markers, band, record, sums against other years, frost, days ahead',
     params: object({ id: id() }),
     query: object({ year: number().integer().min(1950).max(2150) }),
-    handle: async ({ params, query }): Promise<SeasonOfPlace> => {
-      const nursery = await readNursery(app.db);
-      const place = await readPlace(app.db, params.id);
-      const book = (await seasonBooks(app.db)).get(params.id);
-      if (!book) throw notFound('place');
-      const today = todayAt(nursery);
-      const year = query.year ?? book.seasonOf(toDay(today));
-      const { from, to } = book.span(year);
-      const climate = climateOf(siteOf(nursery), place);
-      const weekly = [];
-      for (let day = from; day <= to; day += 7) {
-        const [tmin, tmax] = normalOn(climate, day);
-        weekly.push({ day: toIso(day), tmin, tmax, dayLength: dayLength(nursery.latitude, day) });
-      }
-      const recent = await app
-        .db('weather_day')
-        .where('on_date', '<=', today)
-        .orderBy('on_date', 'desc')
-        .limit(RECENT_DAYS)
-        .select({ day: 'on_date', tmin: 'tmin', tmax: 'tmax' });
-      return {
-        placeId: params.id,
-        year,
-        from: toIso(from),
-        to: toIso(to),
-        today,
-        markers: book.season(year),
-        recordTo: await recordEnd(app.db),
-        weekly,
-        recent: recent.reverse(),
+    handle: ({ params, query }) => readSeason(app.db, params.id, query.year),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/weather/import',
+    role: 'grower',
+    summary: 'A daily record from CSV: faults line by line first, written only when confirmed',
+    body: importWeather,
+    handle: async ({ body }): Promise<WeatherReport> => {
+      const { days, faults } = readRecord(body.csv, todayAt(await readNursery(app.db)));
+      const report = {
+        ...{ days: days.length, from: days[0]?.on_date ?? null, to: days.at(-1)?.on_date ?? null },
+        ...{ faults: faults.slice(0, 200), replaced: await differing(app.db, days) },
       };
+      if (!body.confirm || days.length === 0) return { ...report, written: 0 };
+      const written = await once(app.db, body.id, 'weather', { csv: body.csv }, (trx) =>
+        replaceWeather(trx, days),
+      );
+      await replanAll(app.db, 'the weather record was brought up to date');
+      return { ...report, written };
     },
   });
 }

@@ -33,3 +33,36 @@ export async function insertWeather(sql: Sql, run: WeatherRun): Promise<void> {
       .onConflict('on_date')
       .ignore();
 }
+
+/** Changes whenever any day of the record does: its end, its length and the sum of its temperatures. */
+export async function recordState(sql: Sql): Promise<string> {
+  const row = await sql('weather_day')
+    .select(
+      sql.raw(
+        "coalesce(max(on_date)::text, '') || ' ' || count(*) || ' ' || coalesce(sum(tmin + 3 * tmax), 0)::numeric(12, 1) AS state",
+      ),
+    )
+    .first<{ state: string }>();
+  return row.state;
+}
+
+type Day = { on_date: string; tmin: number; tmax: number };
+
+/** Days on record that say something else. */
+export async function differing(sql: Sql, days: Day[]): Promise<number> {
+  const { rows } = await sql.raw(
+    `SELECT count(*)::int AS n FROM jsonb_to_recordset(?) AS d(on_date date, tmin float, tmax float)
+     JOIN weather_day w USING (on_date) WHERE abs(w.tmin - d.tmin) > 0.05 OR abs(w.tmax - d.tmax) > 0.05`,
+    [JSON.stringify(days)],
+  );
+  return rows[0].n;
+}
+
+export async function replaceWeather(sql: Sql, days: Day[]): Promise<number> {
+  for (let i = 0; i < days.length; i += 1000)
+    await sql('weather_day')
+      .insert(days.slice(i, i + 1000))
+      .onConflict('on_date')
+      .merge();
+  return days.length;
+}

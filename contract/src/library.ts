@@ -1,0 +1,115 @@
+import type { CourseChange } from '@gonimos/core/course';
+import { METHODS, type Programme } from '@gonimos/core/programmes';
+import { array, lazy, mixed, number, object, string, type InferType } from 'yup';
+import { body, id, measure, text } from './fields.ts';
+import { choices } from './schools.ts';
+
+const programmeKey = () =>
+  string()
+    .required('is missing')
+    .matches(/^[a-z0-9][a-z0-9-]{1,40}$/, 'is small letters, digits and hyphens');
+
+const step = () =>
+  object({
+    key: text(40).required('is missing'),
+    operation: text(40).required('is missing'),
+    title: text(120),
+    after: array(
+      object({
+        step: text(40).required('is missing'),
+        days: measure(0, 1500, 'days'),
+        seasons: measure(0, 15, 'seasons'),
+        warmth: object({ sum: measure(0, 10_000, ''), base: measure(-5, 20, '°C') }).default(undefined),
+        optional: mixed<boolean>(),
+        needs: text(60),
+      }),
+    )
+      .max(8, 'waits for too many')
+      .default([]),
+    container: text(40),
+    conditions: array(
+      object({
+        measure: string().oneOf(['caliper', 'height', 'fill']).required('is missing'),
+        atLeast: measure(0, 20_000, '').required('is missing'),
+        unit: string().oneOf(['mm', 'share']).required('is missing'),
+      }),
+    )
+      .max(4)
+      .default(undefined),
+    // windows of the library's own programmes are kept as they are
+    window: lazy(() => mixed()),
+    rootLoss: measure(0, 1, ''),
+    topLoss: measure(0, 1, ''),
+    only: object({ question: text(40).required(), options: array(text(40).required()).required() }).default(
+      undefined,
+    ),
+  });
+
+/** A programme as somebody wrote it; what it means is checked by the core. */
+export const programmeBody = () =>
+  object({
+    name: text(100).required('is missing').matches(/\S/, 'is empty'),
+    method: string().oneOf(METHODS).required('is missing'),
+    summary: text(300).default(''),
+    vigour: number()
+      .integer('is not a whole number')
+      .min(1, 'is below 1')
+      .max(5, 'is above 5')
+      .required('is missing'),
+    caliper: measure(0.5, 500, 'mm'),
+    schools: choices(),
+    steps: array(step()).max(60, 'at most 60 steps').required('is missing'),
+    cycles: array(
+      object({
+        steps: array(text(40).required()).required(),
+        times: number().integer().min(1).max(10).required(),
+        every: measure(0.1, 10, 'seasons').required(),
+      }),
+    ).default(undefined),
+  });
+
+/** A new version of a programme of one's own; `basedOn` is the version it was made from, 0 for a new one. */
+export const saveProgramme = body({
+  id: id(),
+  programmeId: programmeKey(),
+  basedOn: number().integer().min(0).required('is missing'),
+  copyOf: text(60).nullable().default(null),
+  programme: programmeBody(),
+});
+export type SaveProgramme = InferType<typeof saveProgramme>;
+
+export interface ProgrammeRow {
+  id: string;
+  version: number;
+  name: string;
+  method: string;
+  summary: string;
+  steps: number;
+  own: boolean;
+  /** cohorts that follow it, and of those the ones on an older version */
+  cohorts: number;
+  behind: number;
+}
+export interface ProgrammeVersion {
+  version: number;
+  own: boolean;
+  programme: Programme;
+}
+
+/** Carries a cohort to another programme or version, or to another goal. */
+export const retargetCohort = body({
+  id: id(),
+  cohortId: id(),
+  programmeId: programmeKey(),
+  goalCaliper: measure(5, 500, 'mm').nullable().default(null),
+  goal: text(200).default(''),
+});
+export type RetargetCohort = InferType<typeof retargetCohort>;
+
+export interface RetargetAnswer {
+  from: { name: string; version: number };
+  to: { name: string; version: number };
+  standsAt: string;
+  kept: string[];
+  change: CourseChange;
+}

@@ -1,0 +1,24 @@
+import { type InferType } from 'yup';
+import { body, containerId, count, date, measure } from './fields.ts';
+
+/** Containers counted on the shelf, and what is on its way. */
+export const countStock = body({
+  container: containerId().required('is missing'),
+  version: measure(0, 1e9, '').required('is missing'),
+  counted: count().required('is missing'),
+  arriving: count().default(0),
+  arrives: date().nullable().notRequired().default(null),
+});
+export type CountStock = InferType<typeof countStock>;
+
+export interface StockRow {
+  container: string;
+  /** on the shelf now: as counted, less what was used since */
+  have: number;
+  countedOn: string;
+  arriving: number;
+  arrives: string | null;
+  /** wanted by steps of the next ninety days */
+  wanted: number;
+  version: number;
+}

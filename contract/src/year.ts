@@ -1,0 +1,71 @@
+import type { YearProblem } from '@gonimos/core/year';
+import { array, boolean, type InferType } from 'yup';
+import { body, date, id, measure, text } from './fields.ts';
+
+const monday = () =>
+  date().test('monday', 'is not a Monday', (v) => new Date(`${v}T00:00:00Z`).getUTCDay() === 1);
+
+/** The weeks a levelled year gives to steps; `from` is the state it was worked out from. */
+export const keepWeeks = body({
+  id: id(),
+  weeks: array(
+    body({
+      cohortId: id(),
+      key: text(80).required('is missing'),
+      week: monday(),
+      split: boolean().default(false),
+    }),
+  )
+    .max(20_000, 'too many')
+    .required('is missing'),
+});
+export const lockStep = body({
+  cohortId: id(),
+  key: text(80).required('is missing'),
+  week: monday().nullable().default(null),
+});
+export const lockWeek = body({ week: monday(), locked: boolean().required('is missing') });
+export const personHours = body({
+  hours: measure(0, 80, 'h').required('is missing'),
+  skilled: boolean().required('is missing'),
+});
+export const absence = body({ week: monday(), hours: measure(0, 80, 'h').nullable().default(null) });
+export type KeepWeeks = InferType<typeof keepWeeks>;
+export type LockStep = InferType<typeof lockStep>;
+
+export interface Worker {
+  id: string;
+  name: string;
+  role: string;
+  hours: number;
+  skilled: boolean;
+  absences: { week: string; hours: number }[];
+}
+
+/** One step as the year shows it; ids in the problem are `cohortId key`. */
+export interface YearLine {
+  id: string;
+  cohortId: string;
+  key: string;
+  code: string;
+  taxonId: string;
+  title: string;
+  lane: string;
+  opens: string;
+  closes: string;
+  target: string;
+  /** Monday kept for it, by the levelled year or by hand */
+  week: string | null;
+  split: boolean;
+  locked: boolean;
+}
+
+export interface Year {
+  today: string;
+  /** Mondays, the first is that of this week */
+  weeks: string[];
+  lockedWeeks: string[];
+  problem: YearProblem;
+  lines: YearLine[];
+  people: Worker[];
+}

@@ -1,0 +1,54 @@
+/** Containers of one kind: on the shelf, and on their way. */
+export interface Shelf {
+  container: string;
+  have: number;
+  arriving: number;
+  arrives: string | null;
+}
+/** A step that wants containers on a day. */
+export interface Want {
+  id: string;
+  code: string;
+  container: string;
+  count: number;
+  on: string;
+}
+export interface Short {
+  container: string;
+  count: number;
+  until: string | null;
+  takenBy: string;
+}
+
+/**
+ * Gives containers to the steps that want them in the order of their days, and says which fall short, by
+ * how many, who took the rest, and when more come. Kinds nobody has counted are never short.
+ */
+export function allocate(shelves: readonly Shelf[], wants: readonly Want[]): Map<string, Short> {
+  const short = new Map<string, Short>();
+  for (const shelf of shelves) {
+    let left = shelf.have;
+    let lastTaker = '';
+    const inTurn = wants
+      .filter((w) => w.container === shelf.container)
+      .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id < b.id ? -1 : 1));
+    let arrived = false;
+    for (const w of inTurn) {
+      if (!arrived && shelf.arrives !== null && w.on >= shelf.arrives) {
+        left += shelf.arriving;
+        arrived = true;
+      }
+      if (w.count <= left) {
+        left -= w.count;
+        lastTaker = w.code;
+        continue;
+      }
+      const comes = shelf.arrives !== null && !arrived && w.count <= left + shelf.arriving;
+      short.set(w.id, {
+        ...{ container: shelf.container, count: w.count - Math.max(0, left) },
+        ...{ until: comes ? shelf.arrives : null, takenBy: lastTaker },
+      });
+    }
+  }
+  return short;
+}

@@ -1,0 +1,47 @@
+import type { Cohort } from '@gonimos/contract/cohorts';
+import { toDay, toIso } from '@gonimos/core/calendar';
+import { exposureBetween, safeFrom } from '@gonimos/core/season';
+import { taxon } from '@gonimos/core/taxa';
+import type { Sql } from '../db/index.ts';
+import { Refusal } from '../http/problem.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { seasonBooks } from '../season/books.ts';
+
+/** Days before a move in which hardening off counts. */
+const HARDENED_FOR = 45;
+
+/** The exposure rule for a move between places: refused with its reason, unless the grower gives one. */
+export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: string): Promise<void> {
+  if (c.quarantine)
+    throw new Refusal(
+      422,
+      'Refused by a rule',
+      `Held in quarantine since ${c.quarantine.since} (${c.quarantine.found}): release it first.`,
+      {
+        errors: [{ field: 'placeId', reason: 'is refused by the rule ‘quarantine’' }],
+      },
+    );
+  if (anyway.trim()) return;
+  const today = todayAt(await readNursery(sql));
+  const books = await seasonBooks(sql);
+  const [here, there] = [books.get(c.placeId)!, books.get(to)!];
+  const hardened = await sql('record as r')
+    .leftJoin('record as u', 'u.undoes', 'r.id')
+    .join('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
+    .where({ 'r.cohort_id': c.id, 's.operation': 'harden-off' })
+    .whereNull('u.id')
+    .whereRaw('r.on_date > ?::date - ?::int', [today, HARDENED_FOR])
+    .first('r.id');
+  const { hardyTo, name } = taxon(c.taxonId);
+  const now = exposureBetween(here, there, toDay(today), hardyTo.value, Boolean(hardened));
+  if (now.safe) return;
+  const free = safeFrom(here, there, toDay(today) + 1, hardyTo.value, Boolean(hardened));
+  const why =
+    now.low < hardyTo.value ? `${name} bears ${hardyTo.value} °C` : `a fall of ${Math.round(now.fall)} °C`;
+  throw new Refusal(
+    422,
+    'Refused by a rule',
+    `The rule ‘exposure’ refuses: nights there may reach ${Math.round(now.low)} °C, ${why}${hardened ? '' : ', not hardened off'}; safe ${free === null ? 'on no day within ten months' : `from ${toIso(free)}`}.`,
+    { errors: [{ field: 'placeId', reason: 'is refused by the rule ‘exposure’' }] },
+  );
+}

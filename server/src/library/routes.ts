@@ -1,0 +1,55 @@
+import type { FastifyInstance } from 'fastify';
+import { number, object, string } from 'yup';
+import { retargetCohort as schema, saveProgramme } from '@gonimos/contract/library';
+import { once } from '../http/once.ts';
+import { route } from '../http/route.ts';
+import { keepProgramme, retargetCohort, tryRetarget } from './service.ts';
+import { listProgrammes, readProgramme } from './store.ts';
+
+export function libraryRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/programmes',
+    role: 'helper',
+    summary: 'Programmes of the library and the nursery’s own',
+    handle: () => listProgrammes(app.db),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/programmes/:id',
+    role: 'helper',
+    summary: 'One programme, the newest version unless one is named',
+    params: object({ id: string().required().max(60) }),
+    query: object({ version: number().integer().min(1).max(1e6) }),
+    handle: ({ params, query }) => readProgramme(app.db, params.id, query.version),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/programmes',
+    role: 'grower',
+    summary: 'Keeps a programme of one’s own as the next version; running courses keep theirs',
+    body: saveProgramme,
+    handle: ({ body, person }) =>
+      once(app.db, body.id, 'programme', body, (trx) => keepProgramme(trx, body, person.id)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/retarget',
+    role: 'helper',
+    summary: 'What carrying a cohort to another programme or version would change',
+    body: schema,
+    handle: ({ body }) => tryRetarget(app.db, body),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/retargets',
+    role: 'grower',
+    summary: 'Carries a cohort to another programme, version or goal',
+    body: schema,
+    handle: ({ body }) => once(app.db, body.id, 'retarget', body, (trx) => retargetCohort(trx, body)),
+  });
+}

@@ -1,0 +1,83 @@
+import type { RetargetAnswer, RetargetCohort, SaveProgramme } from '@gonimos/contract/library';
+import type { Outcome } from '@gonimos/contract/records';
+import { changeOfCourse } from '@gonimos/core/course';
+import { faultsOf, retarget, type Programme } from '@gonimos/core/programmes';
+import type { StepMap } from '../course/facts.ts';
+import { readPlanning } from '../course/planning.ts';
+import { compileFor, readyFacts } from '../course/replan.ts';
+import type { Sql, Trx } from '../db/index.ts';
+import { Refusal } from '../http/problem.ts';
+import { outcomeOf } from '../records/outcome.ts';
+import { lockCohort } from '../records/service.ts';
+import { insertProgramme, readProgramme } from './store.ts';
+
+/** Checks what somebody wrote by the core's own rules and keeps it as the next version. */
+export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string) {
+  const p = { ...(JSON.parse(JSON.stringify(s.programme)) as Omit<Programme, 'id'>), id: s.programmeId };
+  const faults = faultsOf(p);
+  if (faults.length > 0)
+    throw new Refusal(
+      422,
+      'Cannot be followed',
+      faults.map((f) => `${f.step ?? 'programme'}: ${f.text}`).join('; '),
+      {
+        errors: faults.map((f) => {
+          const at = p.steps.findIndex((x) => x.key === f.step);
+          return { field: at < 0 ? 'programme' : `programme.steps[${at}]`, reason: f.text };
+        }),
+      },
+    );
+  return { id: s.programmeId, version: await insertProgramme(trx, s, p, personId) };
+}
+
+async function plan(sql: Sql, r: RetargetCohort) {
+  const planning = await readPlanning(sql);
+  const [facts] = await readyFacts(sql, [r.cohortId], planning);
+  const cohort = await sql('cohort').where({ id: r.cohortId }).first('programme_version', 'step_maps');
+  const to = await readProgramme(sql, r.programmeId);
+  const done = facts.programme.steps.filter((s) => facts.steps[s.key]?.status === 'done').map((s) => s.key);
+  const like = retarget(facts.programme, done, to.programme);
+  const before = compileFor(facts, planning);
+  const kept = Object.entries(like.keys);
+  const steps: typeof facts.steps = {};
+  for (const s of to.programme.steps) {
+    if (s.key === like.standsAt) break;
+    steps[s.key] = { status: 'dropped' };
+  }
+  for (const [was, now] of kept) steps[now] = facts.steps[was];
+  const after = compileFor({ ...facts, programme: to.programme, steps }, planning);
+  return { facts, cohort, to, like, kept, change: changeOfCourse(before, after) };
+}
+
+/** What carrying a cohort to another programme or version would change; nothing is written. */
+export async function tryRetarget(sql: Sql, r: RetargetCohort): Promise<RetargetAnswer> {
+  const { facts, cohort, to, like, kept, change } = await plan(sql, r);
+  const title = (p: Programme, key: string) => p.steps.find((s) => s.key === key)?.title ?? key;
+  return {
+    from: { name: facts.programme.name, version: cohort.programme_version },
+    to: { name: to.programme.name, version: to.version },
+    standsAt: like.standsAt,
+    kept: kept.map(([, now]) => title(to.programme, now)),
+    change,
+  };
+}
+
+/** Carries a cohort over: what was done stays done under its like, the rest is planned anew. */
+export async function retargetCohort(trx: Trx, r: RetargetCohort): Promise<Outcome> {
+  await lockCohort(trx, r.cohortId);
+  const { facts, cohort, to, like } = await plan(trx, r);
+  const last = await trx('record').where({ cohort_id: r.cohortId }).max('seq as seq').first();
+  const keys = Object.fromEntries(facts.programme.steps.map((s) => [s.key, like.keys[s.key] ?? '']));
+  const maps: StepMap[] = [...cohort.step_maps, { upTo: Number(last?.seq ?? 0), keys }];
+  await trx('cohort')
+    .where({ id: r.cohortId })
+    .update({
+      ...{ programme_id: r.programmeId, programme_version: to.version, stands_at: like.standsAt },
+      ...{ programme: JSON.stringify(to.programme), step_maps: JSON.stringify(maps) },
+      ...(r.goalCaliper === null ? {} : { goal_caliper: r.goalCaliper }),
+      ...(r.goal ? { goal: r.goal } : {}),
+      version: trx.raw('version + 1'),
+    });
+  await trx('year_week').where({ cohort_id: r.cohortId }).delete();
+  return outcomeOf(trx, r.cohortId, r.id, `it was moved to ‘${to.programme.name}’, version ${to.version}`);
+}

@@ -1,0 +1,76 @@
+import type { BatchLine, BatchPutOff, MoveAnswer, MoveStep } from '@gonimos/contract/moves';
+import type { Person } from '@gonimos/contract/people';
+import type { Outcome } from '@gonimos/contract/records';
+import { addDays } from '@gonimos/core/calendar';
+import { changeOfCourse, mayMove, type RuleName } from '@gonimos/core/course';
+import { taxon } from '@gonimos/core/taxa';
+import { readPlanning } from '../course/planning.ts';
+import { compileFor, readyFacts } from '../course/replan.ts';
+import type { Sql, Trx } from '../db/index.ts';
+import { Refusal, wrongField } from '../http/problem.ts';
+import { outcomeOf } from '../records/outcome.ts';
+import { lockCohort, openStep } from '../records/service.ts';
+
+async function ask(sql: Sql, cohortId: string, key: string, to: string) {
+  const planning = await readPlanning(sql);
+  const [facts] = await readyFacts(sql, [cohortId], planning);
+  const book = planning.books.get(facts.placeId)!;
+  const refused = mayMove(facts, book, planning.today, key, to);
+  return { planning, facts, refused: refused ? { rule: refused.rule, text: refused.text } : null };
+}
+
+/** Whether a step may be set to a day, and what would move with it if it were. */
+export async function tryMove(sql: Sql, cohortId: string, key: string, to: string): Promise<MoveAnswer> {
+  await openStep(sql, cohortId, key);
+  const { planning, facts, refused } = await ask(sql, cohortId, key, to);
+  const before = compileFor(facts, planning);
+  const moved = { to, overrides: refused?.rule ?? null, reason: '' };
+  const steps = { ...facts.steps, [key]: { ...(facts.steps[key] ?? { status: 'planned' }), moved } };
+  return { refused, change: changeOfCourse(before, compileFor({ ...facts, steps }, planning)) };
+}
+
+/** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */
+export async function setStep(trx: Trx, m: MoveStep, person: Person): Promise<Outcome> {
+  await lockCohort(trx, m.cohortId);
+  const step = await openStep(trx, m.cohortId, m.stepKey);
+  const { planning, refused } = await ask(trx, m.cohortId, m.stepKey, m.to);
+  let overrides: RuleName | null = null;
+  if (refused) {
+    if (m.to < planning.today) throw wrongField('to', `is before today, ${planning.today}`);
+    if (m.override !== 'yes')
+      throw new Refusal(422, 'Refused by a rule', `The rule ‘${refused.rule}’ refuses: ${refused.text}`, {
+        errors: [{ field: 'to', reason: `is refused by the rule ‘${refused.rule}’` }],
+        current: refused,
+      });
+    if (!m.reason.trim()) throw wrongField('reason', 'is missing: why against the rule');
+    overrides = refused.rule;
+  }
+  await trx('record').insert({
+    ...{ id: m.id, cohort_id: m.cohortId, kind: 'moved', step_key: m.stepKey, on_date: planning.today },
+    ...{ until: m.to, reason: m.reason, overrides, finished: false, person_id: person.id },
+  });
+  return outcomeOf(trx, m.cohortId, m.id, `‘${step.title}’ was set to ${m.to} by hand`);
+}
+
+/** Open steps that a batch would put off, with the day each would wait for. */
+export async function batchLines(sql: Sql, b: BatchPutOff): Promise<BatchLine[]> {
+  const { today } = await readPlanning(sql);
+  const query = sql('course_step as s')
+    .join('cohort as c', 'c.id', 's.cohort_id')
+    .where({ 's.status': 'planned', 's.lane': b.lane, 'c.growing': true })
+    .whereNull('s.chain')
+    .where('s.opens', '<=', addDays(today, b.within))
+    .orderBy(['c.code', 's.seq'])
+    .select({
+      ...{ cohortId: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', stepKey: 's.key', title: 's.title' },
+      ...{ opens: 's.opens', closes: 's.closes' },
+    });
+  if (b.placeId) void query.where('c.place_id', b.placeId);
+  const rows: (BatchLine & { taxonId: string })[] = await query;
+  return rows
+    .filter((r) => b.kind === null || r.taxonId === b.kind || taxon(r.taxonId).group === b.kind)
+    .map(({ taxonId: _t, ...r }) => {
+      const from = r.opens > today ? r.opens : today;
+      return { ...r, until: addDays(from, b.days) };
+    });
+}

@@ -1,0 +1,29 @@
+import type { FastifyInstance } from 'fastify';
+import type { StationNow } from '@gonimos/contract/station';
+import { route } from '../http/route.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { pollStation } from './poll.ts';
+import { readReadings } from './store.ts';
+import { readWarnings } from './warnings.ts';
+
+export function stationRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/station',
+    role: 'helper',
+    summary: 'The weather station: latest reading, last 24 hours, and what the days ahead warn of',
+    handle: async (): Promise<StationNow> => {
+      const station = await pollStation(app, app.db);
+      const today = todayAt(await readNursery(app.db));
+      const readings = await readReadings(app.db, today);
+      const latest = readings.at(-1) ?? null;
+      const temperatures = readings.map((r) => r.temperature);
+      return {
+        ...{ station, latest, readings },
+        low: temperatures.length > 0 ? Math.min(...temperatures) : null,
+        high: temperatures.length > 0 ? Math.max(...temperatures) : null,
+        warnings: await readWarnings(app.db, today, latest),
+      };
+    },
+  });
+}

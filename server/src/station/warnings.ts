@@ -1,0 +1,63 @@
+import { toDay } from '@gonimos/core/calendar';
+import { container } from '@gonimos/core/containers';
+import { OPERATIONS } from '@gonimos/core/operations';
+import { warningsFor, type Exposed, type Reading, type Warning } from '@gonimos/core/station';
+import { taxon } from '@gonimos/core/taxa';
+import type { Sql } from '../db/index.ts';
+import { seasonBooks } from '../season/books.ts';
+
+const FRESH_DAYS = 35;
+const PER_TRAY: Record<string, number> = { 'cell-105': 105, 'cell-60': 60 };
+
+/** "3 trays", "24 pots": what there is to carry. */
+function piecesOf(id: string, plants: number): string {
+  const kind = container(id);
+  const trays = kind.shared ? Math.ceil(plants / 60) : PER_TRAY[id] ? Math.ceil(plants / PER_TRAY[id]) : 0;
+  const [n, word] = trays > 0 ? [trays, 'tray'] : [plants, kind.wall === 'ground' ? 'plant' : 'pot'];
+  return `${n} ${word}${n === 1 ? '' : 's'}`;
+}
+
+interface Row {
+  id: string;
+  code: string;
+  taxonId: string;
+  container: string;
+  plants: number;
+  placeId: string;
+  placeName: string;
+  guarded: string | null;
+}
+
+/** Frost by place with what to bring in, heat and wind, from the forecast of every place and the station. */
+export async function readWarnings(sql: Sql, today: string, latest: Reading | null): Promise<Warning[]> {
+  const guards = OPERATIONS.filter((o) => o.guard);
+  const rows: Row[] = await sql('cohort as c')
+    .join('place as p', 'p.id', 'c.place_id')
+    .where('c.growing', true)
+    .orderBy('c.code')
+    .select({
+      ...{ id: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', container: 'c.container' },
+      ...{ placeId: 'p.id', placeName: 'p.name', plants: sql.raw('greatest(c.live, c.pending)') },
+      guarded: sql.raw(
+        `(SELECT s.operation FROM course_step s WHERE s.cohort_id = c.id AND s.status = 'done'
+          AND s.operation = ANY(?) AND s.done_on > ?::date - ?::int ORDER BY s.done_on DESC LIMIT 1)`,
+        [guards.map((o) => o.id), today, FRESH_DAYS],
+      ),
+    });
+  const books = await seasonBooks(sql);
+  const exposed = rows.map((r): Exposed => {
+    const guard = guards.find((o) => o.id === r.guarded)?.guard?.value;
+    const hardy = taxon(r.taxonId).hardyTo.value;
+    const cut = guard !== undefined && guard > hardy;
+    const fixed = container(r.container).wall === 'ground';
+    return {
+      ...{ id: r.id, code: r.code, placeName: r.placeName, fixed, book: books.get(r.placeId)! },
+      // roots in the ground are far better off than in a pot
+      bears: (cut ? guard : hardy) - (fixed ? 8 : 0),
+      because: cut ? 'roots cut lately' : 'tender kind',
+      pieces: piecesOf(r.container, r.plants),
+    };
+  });
+  const first = books.values().next().value;
+  return first ? warningsFor(exposed, first.outside, toDay(today), latest) : [];
+}

@@ -1,0 +1,181 @@
+import type { FastifyInstance } from 'fastify';
+import { number, object } from 'yup';
+import { id } from '@gonimos/contract/fields';
+import { absence, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
+import { Leveller, shortfalls } from '@gonimos/core/year';
+import { replanSome } from '../course/replan.ts';
+import { once } from '../http/once.ts';
+import { notFound, wrongField } from '../http/problem.ts';
+import { route } from '../http/route.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { openStep } from '../records/service.ts';
+import { mondayOf, readYear } from './service.ts';
+import { readLockedWeeks, writeWeeks } from './store.ts';
+
+const MOST_WEEKS = 52;
+const weeks = () => number().integer().oneOf([26, 52]).default(MOST_WEEKS);
+
+export function yearRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/year',
+    role: 'helper',
+    summary: 'The weeks ahead: steps with their windows, people and their hours, weeks kept',
+    query: object({ weeks: weeks() }),
+    handle: ({ query }) => readYear(app.db, query.weeks),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/level',
+    role: 'grower',
+    summary: 'A first levelled plan of the weeks ahead, what would not fit, and the proven bound',
+    body: object({ weeks: weeks() }).noUnknown(),
+    limit: 20,
+    handle: async ({ body }) => {
+      const { problem } = await readYear(app.db, body.weeks);
+      const leveller = new Leveller(problem);
+      const plan = leveller.first();
+      return { ...plan, bound: leveller.bound, shortfalls: shortfalls(problem, plan) };
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/year/weeks',
+    role: 'grower',
+    summary: 'Keeps the weeks of a levelled year; locked steps stay, courses are planned again',
+    body: keepWeeks,
+    handle: async ({ body }) => {
+      const kept = await once(app.db, body.id, 'year weeks', body, async (trx) => {
+        const first = mondayOf(todayAt(await readNursery(trx)));
+        const early = body.weeks.findIndex((w) => w.week < first);
+        if (early >= 0) throw wrongField(`weeks[${early}].week`, 'has passed');
+        const open = new Set(
+          (
+            await trx('course_step')
+              .where('status', 'planned')
+              .whereIn('cohort_id', [...new Set(body.weeks.map((w) => w.cohortId))])
+              .select('cohort_id', 'key')
+          ).map((s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`),
+        );
+        const locked = new Set(
+          (await trx('year_week').where('locked', true).select('cohort_id', 'key')).map(
+            (s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`,
+          ),
+        );
+        // a step done or dropped since the plan was made is no longer asked for
+        const rows = body.weeks
+          .filter((w) => open.has(`${w.cohortId} ${w.key}`) && !locked.has(`${w.cohortId} ${w.key}`))
+          .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, split: w.split, locked: false }));
+        await writeWeeks(trx, rows);
+        return { kept: rows.length };
+      });
+      await replanSome(
+        app.db,
+        [...new Set(body.weeks.map((w) => w.cohortId))].sort(),
+        'the year was levelled',
+      );
+      return kept;
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/year/clear',
+    role: 'grower',
+    summary: 'Lets go of the weeks kept, but for locked steps',
+    body: object({}).noUnknown(),
+    handle: async () => {
+      const ids: string[] = await app
+        .db('year_week')
+        .where('locked', false)
+        .distinct()
+        .orderBy('cohort_id')
+        .pluck('cohort_id');
+      await app.db('year_week').where('locked', false).delete();
+      await replanSome(app.db, ids, 'the levelled weeks were let go');
+      return { cleared: ids.length };
+    },
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/year/step',
+    role: 'grower',
+    summary: 'Locks a step into a week, or lets it go',
+    body: lockStep,
+    handle: async ({ body }) => {
+      const step = await openStep(app.db, body.cohortId, body.key);
+      if (body.week === null)
+        await app.db('year_week').where({ cohort_id: body.cohortId, key: body.key }).delete();
+      else
+        await writeWeeks(app.db, [
+          { cohort_id: body.cohortId, key: body.key, week: body.week, split: false, locked: true },
+        ]);
+      await replanSome(
+        app.db,
+        [body.cohortId],
+        `‘${step.title}’ was ${body.week ? 'locked into a week' : 'let go'}`,
+      );
+      return { ok: true };
+    },
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/year/week',
+    role: 'grower',
+    summary: 'Locks a week as it stands, or opens it again',
+    body: lockWeek,
+    handle: async ({ body }) => {
+      if (body.locked) {
+        await app.db('locked_week').insert({ week: body.week }).onConflict('week').ignore();
+        await app.db('year_week').where({ week: body.week }).update({ locked: true });
+      } else {
+        await app.db('locked_week').where({ week: body.week }).delete();
+        await app.db('year_week').where({ week: body.week }).update({ locked: false });
+      }
+      return readLockedWeeks(app.db);
+    },
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/people/:id/hours',
+    role: 'owner',
+    summary: 'Hours a week that a person gives, and whether they have practice',
+    params: object({ id: id() }),
+    body: personHours,
+    handle: async ({ params, body }) => {
+      const changed = await app
+        .db('person')
+        .where({ id: params.id })
+        .update({ hours: body.hours, skilled: body.skilled });
+      if (changed === 0) throw notFound('person');
+      return { ok: true };
+    },
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/people/:id/absence',
+    role: 'grower',
+    summary: 'Hours a person gives in one week instead of the usual; null: the usual again',
+    params: object({ id: id() }),
+    body: absence,
+    handle: async ({ params, body }) => {
+      const person = await app.db('person').where({ id: params.id }).first('id');
+      if (!person) throw notFound('person');
+      const row = { person_id: params.id, week: body.week };
+      if (body.hours === null) await app.db('absence').where(row).delete();
+      else
+        await app
+          .db('absence')
+          .insert({ ...row, hours: body.hours })
+          .onConflict(['person_id', 'week'])
+          .merge();
+      return { ok: true };
+    },
+  });
+}

@@ -1,0 +1,84 @@
+import type { Worker } from '@gonimos/contract/year';
+import { groupBy } from '../db/group.ts';
+import type { Sql } from '../db/index.ts';
+
+/** Weeks kept for steps, by cohort. */
+export async function readWeeks(
+  sql: Sql,
+  ids: string[],
+): Promise<Map<string, { key: string; week: string }[]>> {
+  const rows = await sql('year_week')
+    .whereIn('cohort_id', ids)
+    .select({ cohortId: 'cohort_id', key: 'key', week: 'week' });
+  return groupBy(rows as { cohortId: string; key: string; week: string }[], (r) => r.cohortId);
+}
+
+export interface YearStepRow {
+  cohortId: string;
+  key: string;
+  code: string;
+  taxonId: string;
+  title: string;
+  lane: string;
+  operation: string;
+  chain: string | null;
+  opens: string;
+  closes: string;
+  target: string;
+  minutes: number;
+  odds: number | null;
+  waits: { key: string; days: number }[];
+  week: string | null;
+  split: boolean | null;
+  locked: boolean | null;
+}
+
+/** Open steps whose windows reach into the weeks looked at, aftercare with them. */
+export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearStepRow[]> =>
+  sql('course_step as s')
+    .join('cohort as c', 'c.id', 's.cohort_id')
+    .leftJoin('year_week as y', (on) => on.on('y.cohort_id', 's.cohort_id').andOn('y.key', 's.key'))
+    .where({ 's.status': 'planned', 'c.growing': true })
+    .where('s.opens', '<=', to)
+    .where('s.closes', '>=', from)
+    .orderBy(['s.cohort_id', 's.seq'])
+    .select({
+      ...{ cohortId: 's.cohort_id', key: 's.key', code: 'c.code', taxonId: 'c.taxon_id', title: 's.title' },
+      ...{ lane: 's.lane', operation: 's.operation', chain: 's.chain', opens: 's.opens', closes: 's.closes' },
+      ...{ target: 's.target', minutes: 's.minutes', odds: 's.odds', waits: 's.waits' },
+      ...{ week: 'y.week', split: 'y.split', locked: 'y.locked' },
+    });
+
+export async function readWorkers(sql: Sql, from: string, to: string): Promise<Worker[]> {
+  const away = groupBy(
+    await sql('absence')
+      .whereBetween('week', [from, to])
+      .orderBy('week')
+      .select({ id: 'person_id', week: 'week', hours: 'hours' }),
+    (a: { id: string; week: string; hours: number }) => a.id,
+  );
+  const people = await sql('person').orderBy('name').select('id', 'name', 'role', 'hours', 'skilled');
+  return people.map((p: Omit<Worker, 'absences'>) => ({
+    ...p,
+    absences: (away.get(p.id) ?? []).map(({ week, hours }) => ({ week, hours })),
+  }));
+}
+
+export const readLockedWeeks = (sql: Sql): Promise<string[]> =>
+  sql('locked_week').orderBy('week').pluck('week');
+
+interface WeekRow {
+  cohort_id: string;
+  key: string;
+  week: string;
+  split: boolean;
+  locked: boolean;
+}
+export async function writeWeeks(sql: Sql, rows: WeekRow[]): Promise<void> {
+  if (rows.length === 0) return;
+  await sql.raw(
+    `INSERT INTO year_week SELECT * FROM jsonb_populate_recordset(NULL::year_week, ?)
+     ON CONFLICT (cohort_id, key) DO UPDATE SET week = excluded.week, split = excluded.split, locked = excluded.locked`,
+    [JSON.stringify(rows)],
+  );
+}
