@@ -1,6 +1,5 @@
 import { isIsoDate } from '@gonimos/core/calendar';
 import { hasContainer } from '@gonimos/core/containers';
-import { hasProgramme } from '@gonimos/core/programmes';
 import { hasTaxon } from '@gonimos/core/taxa';
 import { array, number, object, string, type ObjectShape } from 'yup';
 
@@ -47,7 +46,7 @@ export const taxonId = () =>
 export const programmeId = () =>
   string()
     .required('is missing')
-    .test('programme', 'is not in the library', (v) => hasProgramme(v ?? ''));
+    .matches(/^[a-z0-9][a-z0-9-]{1,60}$/, 'is not in the library');
 export const containerId = () =>
   string().test(
     'container',

@@ -47,6 +47,21 @@ const router = createBrowserRouter([
           { path: 'notes', ...page(() => import('./cohorts/notes').then((m) => m.NotesPart)) },
         ],
       },
+      { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },
+      {
+        path: '/library',
+        ...page(() => import('./library/library').then((m) => m.Library)),
+        children: [
+          { index: true, ...page(() => import('./library/programmes').then((m) => m.Programmes)) },
+          { path: 'operations', ...page(() => import('./library/operations').then((m) => m.Operations)) },
+          { path: 'taxa', ...page(() => import('./library/taxa').then((m) => m.Taxa)) },
+          { path: 'schools', ...page(() => import('./library/schools').then((m) => m.Schools)) },
+          {
+            path: 'programmes/:id',
+            ...page(() => import('./library/edit-programme').then((m) => m.EditProgramme)),
+          },
+        ],
+      },
       { path: '/season', ...page(() => import('./season/season').then((m) => m.Season)) },
       { path: '/nursery', ...page(() => import('./nursery/nursery').then((m) => m.Nursery)) },
     ],

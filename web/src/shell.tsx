@@ -1,4 +1,15 @@
-import { CalendarDays, Home, Leaf, MoonStar, ListTree, LogOut, Sun } from 'lucide-react';
+import {
+  BookOpen,
+  CalendarDays,
+  ChartColumn,
+  Ellipsis,
+  Home,
+  Leaf,
+  MoonStar,
+  ListTree,
+  LogOut,
+  Sun,
+} from 'lucide-react';
 import { useEffect, useState, type ComponentType } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { PlaceOptions } from './nursery/place-options';
@@ -7,12 +18,15 @@ import { useSession, useSignOut } from './people/session';
 import { useRound } from './round/queries';
 import { usePlaceChoice } from './season/place-choice';
 import { useSeason } from './season/queries';
+import { Sheet } from './shared/sheet';
 import { nextMarker, Ribbon } from './season/ribbon';
 
 const PLACES: { to: string; name: string; group: string; icon: ComponentType<{ size?: number }> }[] = [
   { to: '/', name: 'Round', group: 'Work', icon: Leaf },
+  { to: '/year', name: 'Year', group: 'Work', icon: ChartColumn },
   { to: '/cohorts', name: 'Cohorts', group: 'Plants', icon: ListTree },
   { to: '/season', name: 'Season', group: 'Know', icon: CalendarDays },
+  { to: '/library', name: 'Library', group: 'Know', icon: BookOpen },
   { to: '/nursery', name: 'Nursery', group: 'Know', icon: Home },
 ];
 
@@ -91,6 +105,7 @@ export function Shell() {
   const [dark, flip] = useTheme();
   const out = useSignOut();
   const due = useRound().data?.open;
+  const [more, setMore] = useState(false);
   const link =
     'flex items-center justify-between gap-3 rounded-box px-3 py-2.5 font-medium hover:bg-base-300/60';
   return (
@@ -158,7 +173,7 @@ export function Shell() {
           aria-label="Places"
           className="no-print fixed inset-x-0 bottom-0 z-10 grid grid-cols-5 border-t border-base-300 bg-base-100 pb-[env(safe-area-inset-bottom)] lg:hidden"
         >
-          {PLACES.map((p) => (
+          {PLACES.filter((p) => p.group !== 'Know' || p.to === '/season').map((p) => (
             <NavLink
               key={p.to}
               to={p.to}
@@ -174,12 +189,38 @@ export function Shell() {
           <button
             type="button"
             className="grid min-h-14 place-items-center content-center gap-0.5 text-sm"
-            onClick={flip}
+            onClick={() => setMore(true)}
           >
-            {dark ? <Sun size={20} /> : <MoonStar size={20} />}
-            {dark ? 'Light' : 'Dark'}
+            <Ellipsis size={20} />
+            More
           </button>
         </nav>
+        {more && (
+          <Sheet title={nursery?.name ?? 'More'} sub={session?.person?.name} onClose={() => setMore(false)}>
+            <div className="grid gap-2">
+              {PLACES.filter((p) => p.group === 'Know' && p.to !== '/season').map((p) => (
+                <NavLink
+                  key={p.to}
+                  to={p.to}
+                  className="btn btn-outline btn-tall justify-start gap-3"
+                  onClick={() => setMore(false)}
+                >
+                  <p.icon size={20} /> {p.name}
+                </NavLink>
+              ))}
+              <button type="button" className="btn btn-outline btn-tall justify-start gap-3" onClick={flip}>
+                {dark ? <Sun size={20} /> : <MoonStar size={20} />} {dark ? 'Light' : 'Dark'}
+              </button>
+              <button
+                type="button"
+                className="btn btn-outline btn-tall justify-start gap-3"
+                onClick={() => out.mutate()}
+              >
+                <LogOut size={20} /> Leave
+              </button>
+            </div>
+          </Sheet>
+        )}
       </div>
     </div>
   );

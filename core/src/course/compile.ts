@@ -69,7 +69,7 @@ class Planner {
   private inHand(step: CourseStepPlan): StepInHand {
     const op = operation(step.operation);
     const fact = this.ctx.facts.steps[step.key] ?? { status: 'planned' };
-    const share = fact.lighten ?? 1;
+    const share = fact.lighten?.share ?? 1;
     return {
       ...{ step, op, fact },
       rootLoss: (step.rootLoss ?? op.rootLoss.value) * share,

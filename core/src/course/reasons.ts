@@ -37,6 +37,20 @@ export function reasonsOf(found: Placement, { fact }: StepInHand): Reason[] {
     for (const r of reasons) r.binding = false;
     reasons.unshift({ rule: 'window', text: found.none, figures: [], binding: true });
   }
+  if (fact.lighten)
+    reasons.push({
+      rule: 'quarantine',
+      text: `Found on opening {${fact.lighten.on}}: ${fact.lighten.found}. The work is lightened to ${Math.round(fact.lighten.share * 100)} %`,
+      figures: [
+        {
+          label: 'share taken',
+          value: Math.round(fact.lighten.share * 100),
+          unit: '%',
+          basis: 'common practice',
+        },
+      ],
+      binding: false,
+    });
   if (found.chosen === 'week')
     reasons.push({
       rule: 'labour',

@@ -60,8 +60,8 @@ export interface StepFact {
   moved?: { to: IsoDate; overrides: RuleName | null; reason: string };
   /** Monday of the week the levelled year gives it */
   week?: IsoDate;
-  /** found too weak on opening: this share of the loss is taken */
-  lighten?: number;
+  /** found on opening: this share of the loss is taken */
+  lighten?: { share: number; found: string; on: IsoDate };
   /** containers it wants that are spoken for or not there */
   short?: { container: string; count: number; until: IsoDate | null; takenBy: string };
 }

@@ -77,5 +77,6 @@ export const firstStep = (p: Programme): ProgrammeStep => p.steps[0];
 
 export { unfold, type CourseStepPlan } from './unfold.ts';
 export { retarget, type Retarget } from './retarget.ts';
+export { suits } from './suits.ts';
 export { faultsOf, type ProgrammeFault } from './faults.ts';
 export { PROGRAMMES };

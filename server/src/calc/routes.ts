@@ -9,11 +9,10 @@ import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/le
 import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
 import { wilson } from '@gonimos/core/stats';
 import { grow } from '@gonimos/core/trunk';
-import { readStart } from '../cohorts/service.ts';
+import { programmeFor, readStart } from '../cohorts/service.ts';
 import { factsToBe } from '../course/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
-import { readProgramme } from '../library/store.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
 
@@ -29,7 +28,7 @@ export function calcRoutes(app: FastifyInstance): void {
       const started = await readStart(app.db, b.started);
       const book = (await seasonBooks(app.db)).get(b.placeId);
       if (!book) throw wrongField('placeId', 'is not a place of this nursery');
-      const { programme: p } = await readProgramme(app.db, b.programmeId);
+      const { programme: p } = await programmeFor(app.db, b.programmeId);
       const facts = { ...b, live: b.count, startedOn: started.from };
       const nursery = await readNursery(app.db);
       return compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));

@@ -24,11 +24,20 @@ export async function readStart(sql: Sql, said: string) {
   return started.to > today ? { ...started, to: today } : started;
 }
 
+/** The programme a cohort is to follow, refused by field when there is none of that name. */
+export async function programmeFor(sql: Sql, id: string) {
+  try {
+    return await readProgramme(sql, id);
+  } catch {
+    throw wrongField('programmeId', 'is not in the library');
+  }
+}
+
 /** Enters a cohort: its start in the ledger, its first step done, its course planned. */
 export async function enterCohort(trx: Trx, c: NewCohort, person: Person | null): Promise<Outcome> {
   const started = await readStart(trx, c.started);
   await readPlace(trx, c.placeId);
-  const { programme: p, version } = await readProgramme(trx, c.programmeId);
+  const { programme: p, version } = await programmeFor(trx, c.programmeId);
   const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
   if (at < 0) throw wrongField('standsAt', 'is not a step of this programme');
   await insertCohort(trx, c, started, p, version);

@@ -133,7 +133,8 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
         putOff: undefined,
         moved: { to: r.until!, overrides: r.overrides, reason: r.reason ?? '' },
       };
-    else if (r.decision === 'lighten') steps[key] = { ...now, lighten: LIGHTENED };
+    else if (r.decision === 'lighten')
+      steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.on_date } };
     else if (r.kind === 'work' && r.finished)
       steps[key] = {
         status: 'done',

@@ -5,7 +5,6 @@ import { newCohort, type CohortRow, type NewCohort } from '@gonimos/contract/coh
 import { CSV_IN, CSV_OUT, type ImportLine, type ImportReport } from '@gonimos/contract/files';
 import type { Place } from '@gonimos/contract/nursery';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { PROGRAMMES } from '@gonimos/core/programmes';
 import { TAXA } from '@gonimos/core/taxa';
 
 const nameOf = <T extends { id: string; name: string }>(all: readonly T[], id: string) =>
@@ -13,13 +12,13 @@ const nameOf = <T extends { id: string; name: string }>(all: readonly T[], id: s
 
 /** The register as CSV (RFC 4180), with names instead of keys; reads back through `readLines`. */
 export function writeRegister(
-  rows: (CohortRow & { programmeId: string; note: string })[],
+  rows: (CohortRow & { programmeName: string; note: string })[],
   places: Place[],
 ): string {
   const lines = rows.map((r) => ({
     code: r.code,
     taxon: TAXA.find((t) => t.id === r.taxonId)?.botanical ?? r.taxonId,
-    programme: nameOf(PROGRAMMES, r.programmeId),
+    programme: r.programmeName,
     place: nameOf(places, r.placeId),
     container: nameOf(CONTAINERS, r.container),
     started: r.startedSaid,
@@ -57,20 +56,23 @@ function keyOf(all: readonly { id: string; name: string; botanical?: string }[],
 interface Known {
   places: Place[];
   codes: Set<string>;
+  programmes: { id: string; name: string }[];
 }
 
 function readCells(cells: Cells, id: string, known: Known): NewCohort {
-  const { places, codes } = known;
+  const { places, codes, programmes } = known;
   const cell = (k: keyof Cells) => (cells[k] ?? '').trim();
   const number = (text: string) => (text === '' ? undefined : Number(text.replace(',', '.')));
   const faults: ValidationError[] = [];
   const fault = (field: string, reason: string) => faults.push(new ValidationError(reason, null, field));
   if (cell('place') !== '' && !places.some((p) => p.id === keyOf(places, cell('place'))))
     fault('place', 'is not a place of this nursery');
+  if (cell('programme') !== '' && !programmes.some((p) => p.id === keyOf(programmes, cell('programme'))))
+    fault('programme', 'is not in the library');
   if (codes.has(cell('code'))) fault('code', 'is taken by another cohort');
   const input = {
     ...{ id, code: cell('code'), taxonId: keyOf(TAXA, cell('taxon')) },
-    programmeId: keyOf(PROGRAMMES, cell('programme')),
+    programmeId: keyOf(programmes, cell('programme')),
     placeId: keyOf(places, cell('place')),
     container: keyOf(CONTAINERS, cell('container')),
     ...{ started: cell('started'), count: number(cell('count')), goal: '', note: cell('note') },
@@ -80,8 +82,9 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     newCohort.validateSync(input, { abortEarly: false, strict: true });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    const placeTold = faults.some((f) => f.path === 'place');
-    faults.push(...error.inner.filter((e) => !(placeTold && e.path === 'placeId')));
+    const told = new Set(faults.map((f) => f.path));
+    const again = (e: ValidationError) => told.has(COLUMN_OF[e.path ?? ''] ?? '');
+    faults.push(...error.inner.filter((e) => !again(e)));
   }
   if (faults.length > 0) throw new ValidationError(faults);
   return input as NewCohort;

@@ -6,6 +6,7 @@ import type { Sql } from '../db/index.ts';
 import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { listProgrammes } from '../library/store.ts';
 import { listPlaces } from '../nursery/store.ts';
 import { readLines, writeRegister, type ReadLine } from './register.ts';
 
@@ -16,7 +17,10 @@ export function fileRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The register as CSV',
     handle: async ({ reply }) => {
-      const rows = await registerQuery(app.db).select({ programmeId: 'c.programme_id', note: 'c.note' });
+      const rows = await registerQuery(app.db).select({
+        programmeName: app.db.raw("c.programme ->> 'name'"),
+        note: 'c.note',
+      });
       return reply
         .type('text/csv; charset=utf-8')
         .header('content-disposition', 'attachment; filename="cohorts.csv"')
@@ -26,7 +30,10 @@ export function fileRoutes(app: FastifyInstance): void {
 
   const read = async (sql: Sql, csv: string, id: string) => {
     const codes = new Set<string>(await sql('cohort').pluck('code'));
-    return readLines(csv, id, { places: await listPlaces(sql), codes });
+    return readLines(csv, id, {
+      ...{ places: await listPlaces(sql), codes },
+      programmes: await listProgrammes(sql),
+    });
   };
   const shown = ({ cohort: _c, ...line }: ReadLine) => line;
 

@@ -4,7 +4,7 @@ import { retargetCohort as schema, saveProgramme } from '@gonimos/contract/libra
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { keepProgramme, retargetCohort, tryRetarget } from './service.ts';
-import { listProgrammes, readProgramme } from './store.ts';
+import { listOwn, listProgrammes, readProgramme } from './store.ts';
 
 export function libraryRoutes(app: FastifyInstance): void {
   route(app, {
@@ -13,6 +13,14 @@ export function libraryRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Programmes of the library and the nursery’s own',
     handle: () => listProgrammes(app.db),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/own-programmes',
+    role: 'helper',
+    summary: 'The nursery’s own programmes in full, newest versions',
+    handle: () => listOwn(app.db),
   });
 
   route(app, {

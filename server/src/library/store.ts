@@ -15,6 +15,9 @@ const newest = (sql: Sql): Promise<OwnRow[]> =>
     .orderBy([{ column: 'id' }, { column: 'version', order: 'desc' }])
     .select('id', 'version', 'body');
 
+export const listOwn = async (sql: Sql): Promise<ProgrammeVersion[]> =>
+  (await newest(sql)).map((o) => ({ version: o.version, own: true, programme: o.body }));
+
 /** A programme by id: the newest version of one's own, or the library's (version 1). */
 export async function readProgramme(sql: Sql, id: string, version?: number): Promise<ProgrammeVersion> {
   const query = sql<OwnRow>('programme').where({ id }).orderBy('version', 'desc');

@@ -1,4 +1,4 @@
-import { Pencil, Search } from 'lucide-react';
+import { Pencil, Search, Target, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import type { Cohort as Data } from '@gonimos/contract/cohorts';
@@ -9,7 +9,12 @@ import { ringsOf } from '@gonimos/core/trunk';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { RecordSheet } from '../records/record-sheet';
-import { dateSpan, saidDate, seasonYear, yearsOld } from '../shared/dates';
+import { dateSpan, saidDate, seasonYear, shortDate, yearsOld } from '../shared/dates';
+import { newId } from '../shared/api';
+import { useRelease } from '../visits/queries';
+import { VisitSheet } from '../visits/visit-sheet';
+import { RetargetSheet } from '../library/retarget-sheet';
+import { useCourse } from '../course/queries';
 import { Loading } from '../shared/loading';
 import { Section } from '../shared/section';
 import { countWords } from '../shared/words';
@@ -30,7 +35,7 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
     [
       'Started',
       saidDate(cohort.startedSaid, today),
-      `${cohort.started} ${cohort.method === 'seed' ? 'seeds' : 'cuttings'}, ${yearsOld(cohort.startedFrom, today)} years`,
+      `${cohort.started} ${cohort.method === 'seed' ? 'seeds' : cohort.method === 'cutting' ? 'cuttings' : 'plants'}, ${yearsOld(cohort.startedFrom, today)} years`,
     ],
   ];
   if (trunk)
@@ -58,6 +63,30 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
   );
 }
 
+function Quarantine({ cohort, today }: { cohort: Data; today: string }) {
+  const release = useRelease();
+  const may = useMay('grower');
+  return (
+    <div className="mb-4 flex flex-wrap items-center justify-between gap-3 rounded-box bg-[var(--slip)] px-4 py-3">
+      <p>
+        <strong>In quarantine</strong> since {shortDate(cohort.quarantine!.since, today)}:{' '}
+        {cohort.quarantine!.found}. Nothing moves until it is released.
+      </p>
+      {may && (
+        <button
+          type="button"
+          className="btn btn-outline"
+          disabled={release.isPending}
+          onClick={() => release.mutate({ id: newId(), cohortId: cohort.id, note: '' })}
+        >
+          Release
+        </button>
+      )}
+      {release.error && <p className="text-error">{release.error.message}</p>}
+    </div>
+  );
+}
+
 export function Cohort() {
   const { id = '' } = useParams();
   const { data: cohort, error } = useCohort(id);
@@ -65,6 +94,9 @@ export function Cohort() {
   const may = useMay('grower');
   const [looking, setLooking] = useState(false);
   const [editing, setEditing] = useState(false);
+  const [found, setFound] = useState(false);
+  const [aiming, setAiming] = useState(false);
+  const steps = useCourse(id).data?.steps ?? [];
   if (!cohort || !today) return <Loading error={error} />;
   const t = taxon(cohort.taxonId);
   const due = cohort.nextOpens !== null && cohort.nextOpens <= today;
@@ -95,6 +127,22 @@ export function Cohort() {
               >
                 <Search size={18} /> A look
               </button>
+              <button
+                type="button"
+                className="btn btn-ghost gap-2 border border-base-300"
+                onClick={() => setFound(true)}
+              >
+                <TriangleAlert size={18} /> Found
+              </button>
+              {may && (
+                <button
+                  type="button"
+                  className="btn btn-ghost gap-2 border border-base-300"
+                  onClick={() => setAiming(true)}
+                >
+                  <Target size={18} /> Aim
+                </button>
+              )}
               {may && (
                 <button
                   type="button"
@@ -119,7 +167,14 @@ export function Cohort() {
               <span className="soft">No step ahead.</span>
             )}
           </p>
+          {cohort.quarantine && <Quarantine cohort={cohort} today={today} />}
           <Facts cohort={cohort} today={today} />
+          <p className="soft mt-3">
+            Follows ‘{cohort.programmeName}’, version {cohort.programmeVersion}
+            {cohort.newerVersion && (
+              <span className="text-info">; version {cohort.newerVersion} is in the library</span>
+            )}
+          </p>
           {cohort.goal && <p className="mt-3 max-w-prose">Goal: {cohort.goal}</p>}
           {cohort.note && <p className="soft mt-3 max-w-prose">{cohort.note}</p>}
           {cohort.parentCode && (
@@ -165,12 +220,23 @@ export function Cohort() {
               minutes: 0,
               rootCut: null,
               nextTime: '',
+              odds: null,
             },
           }}
           today={today}
           onClose={() => setLooking(false)}
         />
       )}
+      {found && (
+        <VisitSheet
+          cohort={{ cohortId: cohort.id, code: cohort.code, live: cohort.live, pending: cohort.pending }}
+          step={null}
+          steps={steps.filter((s) => s.status === 'planned' && s.chain === null)}
+          today={today}
+          onClose={() => setFound(false)}
+        />
+      )}
+      {aiming && <RetargetSheet cohort={cohort} today={today} onClose={() => setAiming(false)} />}
       {editing && <EditCohort cohort={cohort} onClose={() => setEditing(false)} />}
     </div>
   );

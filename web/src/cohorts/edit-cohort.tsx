@@ -2,34 +2,89 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { editCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { PlaceOptions } from '../nursery/place-options';
-import { usePlaces } from '../nursery/queries';
+import { useNursery, usePlaces } from '../nursery/queries';
+import { useProgramme } from '../library/queries';
+import { SchoolFields } from '../schools/school-fields';
+import { useSchoolsPreview } from '../schools/queries';
 import { Failure } from '../shared/api';
+import { Change } from '../shared/change';
 import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
 import { useEditCohort } from './queries';
+
+/** Schools of this cohort, with what they would move before they are saved. */
+function Schools({
+  cohort,
+  value,
+  onChange,
+}: {
+  cohort: Cohort;
+  value: Cohort['schools'];
+  onChange: (v: Cohort['schools']) => void;
+}) {
+  const nursery = useNursery().data;
+  const programme = useProgramme(cohort.programmeId).data?.programme;
+  const look = useSchoolsPreview();
+  if (!nursery) return null;
+  const changed = JSON.stringify(value) !== JSON.stringify(cohort.schools);
+  return (
+    <details open={Object.keys(cohort.schools).length > 0}>
+      <summary className="cursor-pointer py-2 font-semibold">Schools for this cohort</summary>
+      <div className="mt-2 grid gap-4">
+        <SchoolFields
+          value={value}
+          above={{ nursery: nursery.schools, ...(programme ? { programme: programme.schools } : {}) }}
+          onChange={(next) => {
+            onChange(next);
+            look.reset();
+          }}
+        />
+        {changed && (
+          <button
+            type="button"
+            className="btn btn-outline justify-self-start"
+            disabled={look.isPending}
+            onClick={() => look.mutate({ cohortId: cohort.id, schools: value })}
+          >
+            {look.isPending ? 'Planning both ways …' : 'What would move'}
+          </button>
+        )}
+        {look.error && <Trouble>{look.error.message}</Trouble>}
+        {look.data &&
+          (look.data.length === 0 ? (
+            <p className="soft">Nothing moves.</p>
+          ) : (
+            <Change change={look.data[0].change} today={nursery.today} />
+          ))}
+      </div>
+    </details>
+  );
+}
 
 /** Changes what may be changed; someone else's change in between is shown, never overwritten. */
 export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {
   const places = usePlaces().data ?? [];
   const edit = useEditCohort(cohort.id);
   const [theirs, setTheirs] = useState<Cohort | null>(null);
+  const [schools, setSchools] = useState(cohort.schools);
   const form = useForm({
     defaultValues: {
       code: cohort.code,
       placeId: cohort.placeId,
-      school: cohort.school ?? '',
+      moveAnyway: '',
       goalCaliper: cohort.goalCaliper === null ? '' : String(cohort.goalCaliper),
       goal: cohort.goal,
       note: cohort.note,
     },
   });
   const { errors } = form.formState;
+  const refused = edit.error instanceof Failure && 'placeId' in faultsIn(edit.error);
   const send = form.handleSubmit((v) => {
     const payload = {
       ...v,
       version: (theirs ?? cohort).version,
-      school: (v.school || null) as Cohort['school'],
+      schools,
       goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
     };
     const faults = faultsOf(editCohort, payload);
@@ -69,13 +124,12 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
             <PlaceOptions />
           </select>
         </Field>
-        <Field label="Root and top work" error={errors.school?.message}>
-          <select className="select" {...form.register('school')}>
-            <option value="">by taxon and age</option>
-            <option value="one">one major insult a season</option>
-            <option value="combined">together, in balance</option>
-          </select>
-        </Field>
+        {refused && (
+          <Field label="Move it anyway, because" hint="kept with the cohort; leave empty to stay">
+            <input className="input" autoComplete="off" {...form.register('moveAnyway')} />
+          </Field>
+        )}
+        <Schools cohort={cohort} value={schools} onChange={setSchools} />
         <Field label="Goal caliper" hint="mm at the base; empty for none" error={errors.goalCaliper?.message}>
           <input className="input" inputMode="decimal" {...form.register('goalCaliper')} />
         </Field>

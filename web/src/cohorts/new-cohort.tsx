@@ -4,8 +4,9 @@ import { useNavigate } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { PROGRAMMES, programme } from '@gonimos/core/programmes';
+import { PROGRAMMES, suits } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
+import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
 import { Failure, newId } from '../shared/api';
@@ -16,6 +17,7 @@ import { CoursePreview } from './course-preview';
 import { useEnterCohort, usePreview, useRegister } from './queries';
 
 interface Inputs {
+  insults: string;
   taxonId: string;
   programmeId: string;
   code: string;
@@ -24,7 +26,6 @@ interface Inputs {
   container: string;
   placeId: string;
   standsAt: string;
-  school: string;
   goalCaliper: string;
   goal: string;
   parentId: string;
@@ -45,18 +46,10 @@ const toPayload = (id: string, v: Inputs) => ({
     note: v.note,
   },
   goalCaliper: number(v.goalCaliper) ?? null,
-  school: (v.school || null) as Payload['school'],
+  schools: v.insults ? { insults: v.insults } : {},
   parentId: v.parentId || null,
   standsAt: v.standsAt || null,
 });
-
-/** Programmes whose steps suit the taxon come first; the grower may take any. */
-const suits = (programmeId: string, taxonId: string) => {
-  const { group } = taxon(taxonId);
-  if (programmeId.includes('pine')) return group === 'pine';
-  if (programmeId.includes('conifer')) return group === 'juniper-cypress';
-  return group !== 'pine' && group !== 'juniper-cypress';
-};
 
 /** A code nobody uses: the taxon's letters and the year of the start. */
 function freeCode(taxonId: string, started: string, taken: Set<string>): string {
@@ -81,6 +74,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const navigate = useNavigate();
   const enter = useEnterCohort();
   const id = useRef(newId());
+  const all = useAllProgrammes();
   const first = PROGRAMMES[0];
   const form = useForm<Inputs>({
     defaultValues: {
@@ -89,7 +83,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         code: '',
         container: first.steps[0].container ?? 'seed-flat',
         standsAt: '',
-        school: '',
+        insults: '',
         goalCaliper: '',
       },
       ...{ goal: '', parentId: '', note: '' },
@@ -99,7 +93,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   useDraft(DRAFT, form);
   const v = form.watch();
   const { errors } = form.formState;
-  const chosen = programme(v.programmeId);
+  const chosen = all.find((p) => p.id === v.programmeId) ?? first;
   const payload = toPayload(id.current, v);
   const seed = chosen.method === 'seed';
 
@@ -115,10 +109,11 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const begin = (id: string) => {
     setValue('programmeId', id);
     setValue('standsAt', '');
-    setValue('container', programme(id).steps[0].container ?? 'seed-flat');
+    setValue('container', all.find((p) => p.id === id)?.steps[0].container ?? 'seed-flat');
   };
   const ofTaxon = (id: string) => {
-    if (!suits(programmeId, id)) begin(PROGRAMMES.find((p) => suits(p.id, id))?.id ?? programmeId);
+    const fits = (p: (typeof all)[number]) => suits(p.id, taxon(id).group, p.own);
+    if (!fits(chosen as (typeof all)[number])) begin(all.find(fits)?.id ?? programmeId);
   };
 
   const asked = {
@@ -129,7 +124,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       started: payload.started,
       count: payload.count ?? 100,
     },
-    ...{ container: payload.container, standsAt: payload.standsAt, school: payload.school },
+    ...{ container: payload.container, standsAt: payload.standsAt, schools: payload.schools },
   };
   const deferred = useDeferredValue(JSON.stringify(asked));
   const askable = previewCourse.isValidSync(JSON.parse(deferred));
@@ -177,11 +172,13 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
               onChange: (e: { target: { value: string } }) => begin(e.target.value),
             })}
           >
-            {PROGRAMMES.filter((p) => suits(p.id, v.taxonId)).map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
+            {all
+              .filter((p) => suits(p.id, taxon(v.taxonId).group, p.own))
+              .map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                </option>
+              ))}
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-4">
@@ -204,7 +201,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         </Field>
         <Field label="Stands at" hint="for stock with years behind it" error={errors.standsAt?.message}>
           <select className="select" {...form.register('standsAt')}>
-            <option value="">the beginning: just {seed ? 'sown' : 'stuck'}</option>
+            <option value="">the beginning: just {seed ? 'sown' : 'started'}</option>
             {chosen.steps.slice(1).map((s) => (
               <option key={s.key} value={s.key}>
                 before: {s.title ?? s.key.replace(/-\d$/, '').replace('-', ' ')}
@@ -237,8 +234,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
               {...form.register('goalCaliper')}
             />
           </Field>
-          <Field label="Root and top work" error={errors.school?.message}>
-            <select className="select" {...form.register('school')}>
+          <Field label="Root and top work" error={errors.insults?.message}>
+            <select className="select" {...form.register('insults')}>
               <option value="">by taxon and age</option>
               <option value="one">one insult a season</option>
               <option value="combined">together</option>

@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type {
   Cohort,
   CohortRow,
@@ -11,7 +11,7 @@ import type {
 import type { Outcome } from '@gonimos/contract/records';
 import type { Course } from '@gonimos/core/course';
 import { call, get } from '../shared/api';
-import { useCohortWrite } from '../records/queries';
+import { useUpheaval } from '../shared/upheaval';
 
 export const useRegister = () =>
   useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
@@ -28,16 +28,11 @@ export const usePreview = (input: PreviewCourse | null) =>
     retry: false,
   });
 
-export const useEnterCohort = () => useCohortWrite((c: NewCohort) => call<Outcome>('POST', '/cohorts', c));
+export const useEnterCohort = () => useUpheaval((c: NewCohort) => call<Outcome>('POST', '/cohorts', c));
 export const useSplit = (id: string) =>
-  useCohortWrite((s: SplitCohort) => call<Outcome>('POST', `/cohorts/${id}/split`, s));
+  useUpheaval((s: SplitCohort) => call<Outcome>('POST', `/cohorts/${id}/split`, s));
 export const usePromote = (id: string) =>
-  useCohortWrite((p: PromotePlant) => call<Outcome>('POST', `/cohorts/${id}/promote`, p));
+  useUpheaval((p: PromotePlant) => call<Outcome>('POST', `/cohorts/${id}/promote`, p));
 
-export function useEditCohort(id: string) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (edit: EditCohort) => call<Cohort>('PUT', `/cohorts/${id}`, edit),
-    onSuccess: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }),
-  });
-}
+export const useEditCohort = (id: string) =>
+  useUpheaval((edit: EditCohort) => call<Cohort>('PUT', `/cohorts/${id}`, edit));

@@ -4,23 +4,28 @@ import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import { container } from '@gonimos/core/containers';
+import { MoveSheet } from '../moves/move-sheet';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { PutOffSheet } from '../records/put-off-sheet';
 import { RecordSheet, type Recordable } from '../records/record-sheet';
 import { dateSpan, readable, shortDate } from '../shared/dates';
 import { Loading } from '../shared/loading';
+import { RULE_WORDS } from '../shared/rules';
 import { Why } from '../shared/why';
 import { STANDING_WORDS, standing } from './lanes';
 import { useChanges, useCourse } from './queries';
 import { Timeline } from './timeline';
 
-type Open = { kind: 'record' | 'put off' | 'why'; step: CourseStep } | null;
+type Open =
+  | { kind: 'record' | 'put off' | 'why' | 'found'; step: CourseStep }
+  | { kind: 'move'; step: CourseStep; to: string }
+  | null;
 
 const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: string } => ({
   ...{ cohortId: c.id, code: c.code, live: c.live, pending: c.pending, stepKey: s.key },
   ...{ operation: s.operation, title: s.title, container: s.container, minutes: s.minutes },
-  ...{ rootCut: s.rootCut, nextTime: '' },
+  ...{ rootCut: s.rootCut, nextTime: '', odds: s.odds },
 });
 
 function StepLine({ step, today, open }: { step: CourseStep; today: string; open: (o: Open) => void }) {
@@ -28,12 +33,29 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
   const now = standing(step, today);
   const hot = now === 'due' || now === 'late';
   const binding = step.reasons.find((r) => r.binding);
+  const found = step.reasons.find((r) => r.rule === 'quarantine' && !r.binding);
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
       <div className="min-w-56 grow basis-64">
         <p className={now === 'done' || now === 'dropped' ? 'soft' : 'font-semibold'}>{step.title}</p>
         {now === 'none' && binding && <p className="text-sm text-error">{readable(binding.text, today)}</p>}
         {step.putOff && <p className="text-sm text-warning">Put off: {step.putOff.reason}</p>}
+        {step.moved && (
+          <p className="text-sm text-info">
+            Set by hand to {shortDate(step.moved.to, today)}
+            {step.moved.overrides && ` against ‘${RULE_WORDS[step.moved.overrides]}’`}
+            {step.moved.reason && `: ${step.moved.reason}`}
+          </p>
+        )}
+        {found && step.status === 'planned' && (
+          <p className="text-sm font-semibold text-accent">{readable(found.text, today)}</p>
+        )}
+        {step.offers && <p className="text-sm font-semibold text-info">Instead: {step.offers}</p>}
+        {step.odds !== null && step.status === 'planned' && (
+          <p className="soft text-sm">
+            Lives through it: {Math.round(step.odds * 100)} in a hundred, by the model
+          </p>
+        )}
         {step.nextTime && <p className="text-sm text-info">Next time: {step.nextTime}</p>}
         {step.rootCut && step.status === 'planned' && step.rootCut.take < step.rootCut.wanted && (
           <p className="text-sm text-warning">
@@ -63,6 +85,15 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
             onClick={() => open({ kind: 'put off', step })}
           >
             Not yet
+          </button>
+        )}
+        {may && step.status === 'planned' && !step.ready && (
+          <button
+            type="button"
+            className="btn btn-ghost border border-base-300"
+            onClick={() => open({ kind: 'move', step, to: step.target! })}
+          >
+            Set a day<span className="sr-only">, {step.title}</span>
           </button>
         )}
         {step.reasons.length > 0 && (
@@ -107,9 +138,17 @@ export function CoursePart() {
   const { data: course, error } = useCourse(cohort.id);
   const changes = useChanges(cohort.id).data ?? [];
   const [open, setOpen] = useState<Open>(null);
+  const [care, setCare] = useState(false);
+  const may = useMay('grower');
   if (!course) return <Loading error={error} />;
-  const ahead = course.steps.filter((s) => s.status === 'planned' || s.status === 'none');
-  const past = course.steps.filter((s) => s.status === 'done' || s.status === 'dropped');
+  const shown = course.steps.filter(
+    (s) => care || s.chain === null || (s.ready && standing(s, today) === 'due'),
+  );
+  const ahead = shown.filter((s) => s.status === 'planned' || s.status === 'none');
+  const past = course.steps.filter(
+    (s) => s.status === 'done' || (s.status === 'dropped' && s.chain === null),
+  );
+  const stepOf = (key: string) => course.steps.find((x) => x.key === key)!;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-7">
       <section className="card-plain p-4" aria-label="Timeline">
@@ -118,8 +157,22 @@ export function CoursePart() {
           from={cohort.startedFrom}
           to={course.endsOn ?? today}
           today={today}
-          onPick={(s) => setOpen({ kind: 'why', step: course.steps.find((x) => x.key === s.key)! })}
+          care={care}
+          onPick={(s) => setOpen({ kind: 'why', step: stepOf(s.key) })}
+          {...(may ? { onMove: (s, to) => setOpen({ kind: 'move', step: stepOf(s.key), to }) } : {})}
         />
+        <label className="no-print mt-2 flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={care}
+            onChange={(e) => setCare(e.target.checked)}
+          />
+          Show aftercare
+          {may && (
+            <span className="soft text-sm max-sm:hidden">Drag a step, or move it with the arrow keys.</span>
+          )}
+        </label>
       </section>
       <section>
         <header className="flex flex-wrap items-baseline justify-between gap-2">
@@ -156,6 +209,12 @@ export function CoursePart() {
       )}
       {open?.kind === 'put off' && (
         <PutOffSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />
+      )}
+      {open?.kind === 'move' && (
+        <MoveSheet
+          {...{ cohortId: cohort.id, code: cohort.code, step: open.step, to: open.to, today }}
+          onClose={() => setOpen(null)}
+        />
       )}
       {open?.kind === 'why' && (
         <Why

@@ -8,7 +8,7 @@ export const LANES: { id: PlannedStep['lane']; name: string }[] = [
 ];
 
 /** How a step stands today. */
-export type Standing = 'done' | 'dropped' | 'due' | 'late' | 'soon' | 'later' | 'waiting' | 'none';
+export type Standing = 'done' | 'dropped' | 'lapsed' | 'due' | 'late' | 'soon' | 'later' | 'waiting' | 'none';
 
 export function standing(s: PlannedStep, today: string): Standing {
   if (s.status !== 'planned') return s.status;
@@ -22,6 +22,7 @@ const daysAhead = (iso: string, today: string) => (Date.parse(iso) - Date.parse(
 export const STANDING_WORDS: Record<Standing, string> = {
   done: 'done',
   dropped: 'before the record',
+  lapsed: 'not written down',
   due: 'due',
   late: 'late',
   soon: 'soon',

@@ -1,13 +1,15 @@
-import { daysBetween } from '@gonimos/core/calendar';
+import { useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { addDays, daysBetween } from '@gonimos/core/calendar';
 import type { PlannedStep } from '@gonimos/core/course';
 import { dateSpan, shortDate } from '../shared/dates';
 import { useWidth } from '../shared/use-width';
 import { LANES, standing } from './lanes';
 
-const ROW = 19;
+const ROW = 20;
 const GUTTER = 78;
 const HEAD = 24;
-const YEAR_LEAST = 92;
+const YEAR_LEAST = 104;
+const TAIL = 120;
 
 interface Placed {
   step: PlannedStep;
@@ -27,7 +29,7 @@ function pack(steps: PlannedStep[], x: (iso: string) => number): Placed[] {
     })
     .sort((a, b) => a.from - b.from)
     .map((p) => {
-      const label = p.step.title.replace(/,.*$/, '');
+      const label = p.step.title.replace(/[,:].*$/, '');
       const end = Math.max(p.to, p.from + 8) + label.length * 6.7 + 16;
       let row = ends.findIndex((e) => e <= p.from);
       if (row < 0) row = ends.length;
@@ -41,22 +43,44 @@ interface Props {
   from: string;
   to: string;
   today: string;
+  /** aftercare of other steps is drawn too */
+  care: boolean;
   onPick: (step: PlannedStep) => void;
+  /** a step was dragged, or moved with the arrow keys, to a day; not given: nothing can be moved */
+  onMove?: (step: PlannedStep, to: string) => void;
 }
 
+/** A step under the hand: where its day would be. */
+interface Drag {
+  key: string;
+  startX: number;
+  days: number;
+}
+
+const KEYS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageUp: -28, PageDown: 28 };
+
 /** The course over its years in four lanes: what is done as dots, windows to come as bars with soft openings. */
-export function Timeline({ steps, from, to, today, onPick }: Props) {
+export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props) {
   const [ref, room] = useWidth<HTMLDivElement>();
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const dragged = useRef(false);
+  // the page opens on today, with what was done last to its left
+  const todayAt = useRef(0);
+  useLayoutEffect(() => {
+    if (ref.current) ref.current.scrollLeft = Math.max(0, todayAt.current - 280);
+  }, [ref, room]);
   const first = `${from.slice(0, 4)}-01-01`;
   const last = `${Number(to.slice(0, 4)) + 1}-01-01`;
   const years = Number(last.slice(0, 4)) - Number(first.slice(0, 4));
-  const width = Math.max(room, GUTTER + years * YEAR_LEAST + 120);
+  const width = Math.max(room, GUTTER + years * YEAR_LEAST + TAIL);
   const days = daysBetween(first, last);
-  const x = (iso: string) => GUTTER + (daysBetween(first, iso) / days) * (width - GUTTER - 110);
+  const perDay = (width - GUTTER - TAIL) / days;
+  const x = (iso: string) => GUTTER + daysBetween(first, iso) * perDay;
+  todayAt.current = x(today);
   let y = HEAD;
   const lanes = LANES.map((lane) => {
     const placed = pack(
-      steps.filter((s) => s.lane === lane.id),
+      steps.filter((s) => s.lane === lane.id && (care || s.chain === null)),
       x,
     );
     const top = y;
@@ -69,103 +93,170 @@ export function Timeline({ steps, from, to, today, onPick }: Props) {
     if (now === 'due' || now === 'late') return { fill: 'var(--due)', line: 'var(--color-accent)' };
     return { fill: 'var(--celadon)', line: 'var(--color-primary)' };
   };
+  const movable = (s: PlannedStep) => onMove !== undefined && s.status === 'planned' && s.target !== null;
+  const begin = (e: PointerEvent<SVGGElement>, s: PlannedStep) => {
+    if (!movable(s) || e.button !== 0) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    dragged.current = false;
+    setDrag({ key: s.key, startX: e.clientX, days: 0 });
+  };
+  const move = (e: PointerEvent<SVGGElement>) => {
+    if (!drag) return;
+    const by = Math.round((e.clientX - drag.startX) / perDay);
+    if (Math.abs(e.clientX - drag.startX) > 4) dragged.current = true;
+    setDrag({ ...drag, days: by });
+  };
+  const end = (s: PlannedStep) => {
+    if (!drag) return;
+    setDrag(null);
+    if (dragged.current && drag.days !== 0) onMove?.(s, addDays(s.target!, drag.days));
+  };
+  const key = (e: KeyboardEvent, s: PlannedStep) => {
+    if (e.key === 'Enter' || e.key === ' ') {
+      e.preventDefault();
+      onPick(s);
+    } else if (e.key in KEYS && movable(s)) {
+      e.preventDefault();
+      const by = KEYS[e.key];
+      onMove?.(s, addDays(s.target!, e.shiftKey ? by * 7 : by));
+    }
+  };
   return (
-    <div
-      ref={ref}
-      className="overflow-x-auto"
-      tabIndex={0}
-      role="region"
-      aria-label="Course timeline, scrolls sideways"
-    >
-      <svg width={width} height={y + 20} className="block">
-        {Array.from({ length: years + 1 }, (_, i) => `${Number(first.slice(0, 4)) + i}-01-01`).map((iso) => (
-          <g key={iso}>
-            <line x1={x(iso)} x2={x(iso)} y1={HEAD - 6} y2={y} stroke="var(--color-base-300)" />
-            {iso !== last && (
-              <text x={x(iso) + 5} y={14} fontSize={13} fill="var(--ink-soft)">
-                {iso.slice(0, 4)}
-              </text>
-            )}
-          </g>
-        ))}
-        <line x1={x(today)} x2={x(today)} y1={HEAD - 4} y2={y} stroke="var(--color-accent)" strokeWidth={2} />
+    <div className="relative">
+      <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 left-0 z-1 w-19 bg-base-100">
         {lanes.map((lane) => (
-          <g key={lane.id}>
-            <line x1={0} x2={width} y1={lane.top} y2={lane.top} stroke="var(--color-base-300)" />
-            <text x={2} y={lane.top + 20} fontSize={14} fontWeight={600} fill="var(--color-base-content)">
-              {lane.name}
-            </text>
-            {lane.placed.map(({ step, from: a, to: b, row, label }) => {
-              const cy = lane.top + 6 + row * ROW + ROW / 2;
-              const c = colour(step);
-              const done = step.status === 'done';
-              const words = done
-                ? `${step.title}, done ${shortDate(step.doneOn!, today)}`
-                : `${step.title}, ${dateSpan(step.opens!, step.closes!, today)}`;
-              return (
-                <g
-                  key={step.key}
-                  role="button"
-                  tabIndex={0}
-                  aria-label={words}
-                  className="cursor-pointer"
-                  onClick={() => onPick(step)}
-                  onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onPick(step)}
-                >
-                  <title>{words}</title>
-                  {done ? (
-                    <circle cx={a} cy={cy} r={5} fill="var(--color-base-content)" />
-                  ) : (
-                    <>
-                      {step.opensEarly && step.opensLate && (
-                        <line
-                          x1={x(step.opensEarly)}
-                          x2={x(step.opensLate)}
-                          y1={cy}
-                          y2={cy}
-                          stroke={c.line}
-                          strokeWidth={1.5}
-                        />
-                      )}
-                      <rect
-                        x={a}
-                        y={cy - 6}
-                        width={Math.max(8, b - a)}
-                        height={12}
-                        rx={3}
-                        fill={c.fill}
-                        stroke={c.line}
-                        strokeWidth={1.2}
-                      />
-                    </>
-                  )}
-                  <text
-                    x={Math.max(b, a + 8) + 6}
-                    y={cy + 4.5}
-                    fontSize={13}
-                    fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
-                    paintOrder="stroke"
-                    stroke="var(--color-base-100)"
-                    strokeWidth={3}
-                  >
-                    {label}
-                  </text>
-                </g>
-              );
-            })}
-          </g>
+          <span key={lane.id} className="absolute text-sm font-semibold" style={{ top: lane.top + 6 }}>
+            {lane.name}
+          </span>
         ))}
-        <text
-          x={x(today)}
-          y={y + 14}
-          fontSize={13}
-          fontWeight={700}
-          textAnchor="middle"
-          fill="var(--color-accent)"
-        >
-          today
-        </text>
-      </svg>
+      </div>
+      <div
+        ref={ref}
+        className="overflow-x-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Course over the years, scrolls sideways"
+      >
+        <svg width={width} height={y + 22} role="group" aria-label="Steps in lanes">
+          {Array.from({ length: years + 1 }, (_, i) => `${Number(first.slice(0, 4)) + i}-01-01`).map(
+            (iso) => (
+              <g key={iso}>
+                <line x1={x(iso)} x2={x(iso)} y1={HEAD - 6} y2={y} stroke="var(--color-base-300)" />
+                {iso !== last && (
+                  <text x={x(iso) + 5} y={14} fontSize={13} fill="var(--ink-soft)">
+                    {iso.slice(0, 4)}
+                  </text>
+                )}
+              </g>
+            ),
+          )}
+          <line
+            x1={x(today)}
+            x2={x(today)}
+            y1={HEAD - 4}
+            y2={y}
+            stroke="var(--color-accent)"
+            strokeWidth={2}
+          />
+          {lanes.map((lane) => (
+            <g key={lane.id}>
+              <line x1={0} x2={width} y1={lane.top} y2={lane.top} stroke="var(--color-base-300)" />
+              {lane.placed.map(({ step, from: a, to: b, row, label }) => {
+                const cy = lane.top + 6 + row * ROW + ROW / 2;
+                const c = colour(step);
+                const done = step.status === 'done';
+                const held = drag?.key === step.key ? drag : null;
+                const words = done
+                  ? `${step.title}, done ${shortDate(step.doneOn!, today)}`
+                  : `${step.title}, ${dateSpan(step.opens!, step.closes!, today)}${movable(step) ? `, planned for ${shortDate(step.target!, today)}; arrow keys move it by a day, with shift by a week` : ''}`;
+                return (
+                  <g
+                    key={step.key}
+                    role="button"
+                    tabIndex={0}
+                    aria-label={words}
+                    className={movable(step) ? 'cursor-grab active:cursor-grabbing' : 'cursor-pointer'}
+                    style={{ touchAction: movable(step) ? 'pan-y' : undefined }}
+                    onClick={() => !dragged.current && onPick(step)}
+                    onKeyDown={(e) => key(e, step)}
+                    onPointerDown={(e) => begin(e, step)}
+                    onPointerMove={move}
+                    onPointerUp={() => end(step)}
+                    onPointerCancel={() => setDrag(null)}
+                  >
+                    <title>{words}</title>
+                    <rect
+                      x={a - 6}
+                      y={cy - ROW / 2}
+                      width={Math.max(20, b - a + 12)}
+                      height={ROW}
+                      fill="transparent"
+                    />
+                    {done ? (
+                      <circle cx={a} cy={cy} r={5} fill="var(--color-base-content)" />
+                    ) : (
+                      <>
+                        {step.opensEarly && step.opensLate && (
+                          <line
+                            x1={x(step.opensEarly)}
+                            x2={x(step.opensLate)}
+                            y1={cy}
+                            y2={cy}
+                            stroke={c.line}
+                            strokeWidth={1.5}
+                          />
+                        )}
+                        <rect
+                          x={a}
+                          y={cy - 6}
+                          width={Math.max(8, b - a)}
+                          height={12}
+                          rx={3}
+                          fill={c.fill}
+                          stroke={c.line}
+                          strokeWidth={step.moved ? 2.4 : 1.2}
+                          strokeDasharray={step.moved?.overrides ? '4 2' : undefined}
+                        />
+                        {step.target && (
+                          <line
+                            x1={x(step.target) + (held ? held.days * perDay : 0)}
+                            x2={x(step.target) + (held ? held.days * perDay : 0)}
+                            y1={cy - (held ? 11 : 6)}
+                            y2={cy + (held ? 11 : 6)}
+                            stroke={held ? 'var(--color-info)' : c.line}
+                            strokeWidth={held ? 4 : 2.5}
+                          />
+                        )}
+                      </>
+                    )}
+                    <text
+                      x={Math.max(b, a + 8) + 6}
+                      y={cy + 4.5}
+                      fontSize={13}
+                      fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
+                      paintOrder="stroke"
+                      stroke="var(--color-base-100)"
+                      strokeWidth={3}
+                    >
+                      {held && held.days !== 0 ? shortDate(addDays(step.target!, held.days), today) : label}
+                    </text>
+                  </g>
+                );
+              })}
+            </g>
+          ))}
+          <text
+            x={x(today)}
+            y={y + 14}
+            fontSize={13}
+            fontWeight={700}
+            textAnchor="middle"
+            fill="var(--color-accent)"
+          >
+            today
+          </text>
+        </svg>
+      </div>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { EntryRow, NewEntry } from '@gonimos/contract/ledger';
 import type { Outcome } from '@gonimos/contract/records';
-import { useCohortWrite } from '../records/queries';
+import { useUpheaval } from '../shared/upheaval';
 import { call, get, newId } from '../shared/api';
 
 export const useLedger = (cohortId: string) =>
@@ -10,8 +10,8 @@ export const useLedger = (cohortId: string) =>
     queryFn: () => get<EntryRow[]>(`/cohorts/${cohortId}/ledger`),
   });
 export const useAddEntry = (cohortId: string) =>
-  useCohortWrite((e: NewEntry) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, e));
+  useUpheaval((e: NewEntry) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, e));
 export const useReverse = () =>
-  useCohortWrite((entryId: string) =>
+  useUpheaval((entryId: string) =>
     call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id: newId(), note: '' }),
   );

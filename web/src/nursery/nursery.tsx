@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import {
   editNursery,
+  LIGHTS,
   newPlace,
   PLACE_KINDS,
   type Nursery as Data,
@@ -9,11 +10,13 @@ import {
 } from '@gonimos/contract/nursery';
 import { ROLES, type Role } from '@gonimos/contract/people';
 import { useMay } from '../people/session';
+import { NurserySchools } from '../schools/nursery-schools';
 import { Failure, newId } from '../shared/api';
 import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { Field, Trouble } from '../shared/field';
 import { Loading } from '../shared/loading';
 import { Sheet } from '../shared/sheet';
+import { Stock } from '../stock/stock';
 import {
   useEditNursery,
   useEditPerson,
@@ -40,6 +43,7 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
       night: String(place?.night ?? 0),
       day: String(place?.day ?? 0),
       heatedTo: place?.heatedTo == null ? '' : String(place.heatedTo),
+      light: place?.light ?? 'full',
     },
   });
   const freeId = (e: Error) => {
@@ -51,6 +55,7 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
     const fields = {
       ...{ id: id.current, name: v.name, kind: v.kind, night: number(v.night), day: number(v.day) },
       heatedTo: v.heatedTo.trim() === '' ? null : number(v.heatedTo),
+      light: v.light,
     };
     const faults = faultsOf(newPlace, fields);
     showFaults(faults, v, form.setError);
@@ -88,6 +93,13 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
         >
           <input className="input" inputMode="decimal" {...form.register('heatedTo')} />
         </Field>
+        <Field label="Light" hint="low buds go dark in shade">
+          <select className="select" {...form.register('light')}>
+            {LIGHTS.map((l) => (
+              <option key={l}>{l}</option>
+            ))}
+          </select>
+        </Field>
         <button className="btn btn-primary btn-tall" disabled={edit.isPending || add.isPending}>
           {edit.isPending ? 'Planning every course again …' : 'Save'}
         </button>
@@ -118,7 +130,7 @@ function Places() {
             </span>
             <span className="soft">
               nights {signed(p.night)} °C, days {signed(p.day)} °C
-              {p.heatedTo !== null && `, heated to ${p.heatedTo} °C`}
+              {p.heatedTo !== null && `, heated to ${p.heatedTo} °C`}, {p.light} light
             </span>
             <span>
               {p.cohorts} cohort{p.cohorts === 1 ? '' : 's'}
@@ -142,12 +154,16 @@ function Places() {
 
 function SiteForm({ nursery }: { nursery: Data }) {
   const edit = useEditNursery();
-  const form = useForm<SiteInputs & { name: string }>({
-    defaultValues: { name: nursery.name, ...siteInputs(nursery) },
+  const form = useForm<SiteInputs & { name: string; stationUrl: string }>({
+    defaultValues: { name: nursery.name, stationUrl: nursery.stationUrl ?? '', ...siteInputs(nursery) },
   });
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
-    const payload = { version: nursery.version, name: v.name, wetFrom: nursery.wetFrom, ...toSite(v) };
+    const { name, stationUrl } = v;
+    const payload = {
+      ...{ version: nursery.version, name, stationUrl: stationUrl.trim() || null },
+      ...toSite(v),
+    };
     const faults = faultsOf(editNursery, payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
@@ -158,6 +174,13 @@ function SiteForm({ nursery }: { nursery: Data }) {
       {edit.error && <Trouble>{edit.error.message}</Trouble>}
       <Field label="Name" error={errors.name?.message}>
         <input className="input" {...form.register('name')} />
+      </Field>
+      <Field
+        label="Weather station"
+        hint="address that answers with its last 24 hours; empty for none, the demo has a simulated one"
+        error={errors.stationUrl?.message}
+      >
+        <input className="input" inputMode="url" autoComplete="off" {...form.register('stationUrl')} />
       </Field>
       <SiteFields register={form.register} errors={errors} />
       <button className="btn btn-primary btn-tall justify-self-start px-8" disabled={edit.isPending}>
@@ -249,6 +272,8 @@ export function Nursery() {
     <div className="grid max-w-4xl gap-9 px-4 py-6 lg:px-6">
       <h1 className="text-3xl">{nursery.name}</h1>
       <Places />
+      <Stock />
+      <NurserySchools key={nursery.version} nursery={nursery} />
       {owner && <People />}
       {owner && (
         <section>

@@ -1,22 +1,15 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { EditNursery, EditPlace, NewPlace, Nursery, Place } from '@gonimos/contract/nursery';
 import type { NewPerson, Person, Role } from '@gonimos/contract/people';
 import { call, get } from '../shared/api';
+import { useUpheaval } from '../shared/upheaval';
 
 export const useNursery = () => useQuery({ queryKey: ['nursery'], queryFn: () => get<Nursery>('/nursery') });
 export const usePlaces = () => useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('/places') });
 export const usePeople = (may: boolean) =>
   useQuery({ queryKey: ['people'], queryFn: () => get<Person[]>('/people'), enabled: may });
 
-/** A write after which nothing on screen can be trusted: site, places, calendar. */
-function useUpheaval<T, R>(send: (input: T) => Promise<R>) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: send,
-    onSuccess: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }),
-  });
-}
 export const useStepCalendar = () =>
   useUpheaval((days: number) => call<Nursery>('POST', '/demo/calendar', { days }));
 export const useEditNursery = () => useUpheaval((n: EditNursery) => call<Nursery>('PUT', '/nursery', n));

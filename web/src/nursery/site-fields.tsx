@@ -12,6 +12,7 @@ export interface SiteInputs {
   tmax: string[];
   spreadWinter: string;
   spreadSummer: string;
+  wetFrom: string;
 }
 
 const number = (t: string) => Number((t ?? '').replace(',', '.'));
@@ -25,6 +26,7 @@ export const toSite = (v: SiteInputs) => ({
   },
   ...{ tmin: v.tmin.map(number), tmax: v.tmax.map(number) },
   ...{ spreadWinter: number(v.spreadWinter), spreadSummer: number(v.spreadSummer) },
+  wetFrom: v.wetFrom ? Number(v.wetFrom) : null,
 });
 
 export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
@@ -36,6 +38,7 @@ export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
   },
   ...{ tmin: s.tmin.map(String), tmax: s.tmax.map(String) },
   ...{ spreadWinter: String(s.spreadWinter), spreadSummer: String(s.spreadSummer) },
+  wetFrom: s.wetFrom === null ? '' : String(s.wetFrom),
 });
 
 interface Props<T extends SiteInputs> {
@@ -99,6 +102,16 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
           <input className="input" inputMode="decimal" {...reg('spreadSummer')} />
         </Field>
       </div>
+      <Field label="Rains begin" hint="only where rain rules the year and not cold">
+        <select className="select" {...reg('wetFrom')}>
+          <option value="">cold rules the year here</option>
+          {months.map((m, i) => (
+            <option key={m} value={i + 1}>
+              {m}
+            </option>
+          ))}
+        </select>
+      </Field>
     </>
   );
 }

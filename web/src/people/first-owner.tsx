@@ -21,7 +21,7 @@ const ORDINARY = siteInputs({
   },
   tmin: [0, 0, 2, 4, 7, 10, 12, 12, 9, 6, 3, 1],
   tmax: [7, 8, 11, 14, 18, 21, 23, 23, 20, 15, 10, 7],
-  ...{ spreadWinter: 3, spreadSummer: 2.3 },
+  ...{ spreadWinter: 3, spreadSummer: 2.3, wetFrom: null },
 });
 
 /** First visit of a new nursery: who owns it and where it stands. */
@@ -30,7 +30,7 @@ export function FirstOwner() {
   const form = useForm<Inputs>({ defaultValues: { name: '', password: '', nursery: '', ...ORDINARY } });
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
-    const payload = { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v), wetFrom: null };
+    const payload = { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v) };
     const faults = faultsOf(firstOwner, payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;

@@ -1,9 +1,11 @@
 import { useRef, useState } from 'react';
-import { useFieldArray, useForm } from 'react-hook-form';
+import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
 import { newRecord, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
+import { PlaceOptions } from '../nursery/place-options';
+import { AddPicture } from '../pictures/pictures';
 import { Failure, newId } from '../shared/api';
 import { faultsIn, faultsOf, showFaults } from '../shared/check';
 import { duration } from '../shared/dates';
@@ -26,6 +28,8 @@ export interface Recordable {
   minutes: number;
   rootCut: { wanted: number; limit: number; take: number } | null;
   nextTime: string;
+  /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
+  odds: number | null;
 }
 
 interface Inputs {
@@ -39,6 +43,11 @@ interface Inputs {
   calipers: string;
   heights: string;
   vigour: string;
+  alive: string;
+  sure: string;
+  budsLooked: string;
+  budsReady: string;
+  placeId: string;
   minutes: string;
   note: string;
   nextTime: string;
@@ -65,8 +74,33 @@ function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
       .map((l) => ({ id: l.id, kind: l.kind, count: Number(l.count), cause: l.cause })),
     ...{ container: v.container || null, calipers: numbersOf(v.calipers), heights: numbersOf(v.heights) },
     ...{ rooted: null, vigour: numberOf(v.vigour), minutes: numberOf(v.minutes) },
-    ...{ note: v.note, nextTime: v.nextTime },
+    ...{ note: v.note, nextTime: v.nextTime, alive: numberOf(v.alive) },
+    sure: v.sure === '' ? null : Number(v.sure) / 100,
+    buds:
+      v.budsLooked.trim() === '' ? null : { looked: Number(v.budsLooked), ready: numberOf(v.budsReady) ?? 0 },
+    placeId: v.placeId || null,
   };
+}
+
+/** Before severe work the grower says how sure they are; the two-week look settles it. */
+function Sure({ form, odds }: { form: UseFormReturn<Inputs>; odds: number }) {
+  const said = form.watch('sure');
+  const model = Math.round(odds * 100);
+  return (
+    <Field
+      label="How sure are you that a plant lives through this"
+      hint={`the model says ${model} %; the two-week look settles who was nearer`}
+    >
+      <select className="select" {...form.register('sure')} value={said}>
+        <option value="">not said</option>
+        {[99, 95, 90, 80, 70, 50, 30].map((n) => (
+          <option key={n} value={n}>
+            {n} %
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
 }
 
 /** One sheet for whatever was done or found: counts, losses by cause, container, sizes, minutes, words. */
@@ -101,6 +135,7 @@ export function RecordSheet({
       ],
       container: asks.has('container') ? (step.container ?? '') : '',
       ...{ calipers: '', heights: '', vigour: '', minutes: '', note: '', nextTime: '' },
+      ...{ alive: '', sure: '', budsLooked: '', budsReady: '', placeId: '' },
       ...readDraft<Inputs>(draftKey),
     },
   });
@@ -128,7 +163,10 @@ export function RecordSheet({
   if (work.data)
     return (
       <Sheet title={step.title} sub={step.code} onClose={onClose}>
-        <Outcome result={work.data} today={today} onClose={onClose} />
+        <div className="grid gap-5">
+          <Outcome result={work.data} today={today} onClose={onClose} />
+          <AddPicture cohortId={step.cohortId} record={work.data.recordId} />
+        </div>
       </Sheet>
     );
   const number = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };
@@ -185,6 +223,16 @@ export function RecordSheet({
             </Field>
           )
         )}
+        {asks.has('alive') && (
+          <Field
+            label="Alive"
+            hint={`of ${step.live}; what is missing is entered as died after the work`}
+            error={errors.alive?.message}
+          >
+            <input {...number} placeholder={String(step.live)} {...form.register('alive')} />
+          </Field>
+        )}
+        {step.odds !== null && <Sure form={form} odds={step.odds} />}
         <fieldset className="grid gap-2">
           <legend className="mb-1 font-semibold">Losses</legend>
           {losses.fields.map((f, i) => {
@@ -253,6 +301,25 @@ export function RecordSheet({
               <input className="input" autoComplete="off" {...form.register('heights')} />
             </Field>
           </div>
+        )}
+        {(step.stepKey === null || op?.budsDecide) && (
+          <fieldset className="grid grid-cols-2 gap-4">
+            <legend className="mb-1 font-semibold">Bud stages, a walk-through</legend>
+            <Field label="Looked at" error={errors.budsLooked?.message}>
+              <input {...number} {...form.register('budsLooked')} />
+            </Field>
+            <Field label="Ready" hint="buds swollen or open" error={errors.budsReady?.message}>
+              <input {...number} {...form.register('budsReady')} />
+            </Field>
+          </fieldset>
+        )}
+        {(op?.exposes || op?.id === 'bring-in' || op?.moves) && (
+          <Field label="Stands now at" hint="when the place changes with it">
+            <select className="select" {...form.register('placeId')}>
+              <option value="">where it stood</option>
+              <PlaceOptions />
+            </select>
+          </Field>
         )}
         <div className="grid gap-5 xs:grid-cols-2">
           <Field

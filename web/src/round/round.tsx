@@ -1,194 +1,127 @@
-import { Printer } from 'lucide-react';
-import { useState } from 'react';
+import { Eye, ListChecks, Printer, TimerReset } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
-import { container } from '@gonimos/core/containers';
-import { taxon } from '@gonimos/core/taxa';
-import type { Round as RoundData, RoundStep } from '@gonimos/contract/round';
+import { operation } from '@gonimos/core/operations';
+import type { RoundStep } from '@gonimos/contract/round';
 import { usePlaceName } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { PutOffSheet } from '../records/put-off-sheet';
-import { RecordSheet } from '../records/record-sheet';
-import { dateSpan, duration, fromNow, readable, seasonYear, shortDate, weekdayDate } from '../shared/dates';
+import { dateSpan, duration, fromNow, weekdayDate } from '../shared/dates';
 import { Loading } from '../shared/loading';
-import { Section } from '../shared/section';
 import { Why } from '../shared/why';
-import { WindowBar } from '../shared/window-bar';
-import { countWords } from '../shared/words';
+import { usePlaceChoice } from '../season/place-choice';
+import { Beside } from './beside';
+import { Card, type Open } from './card';
+import { Care } from './care';
 import { FIRST_STEPS, useRound } from './queries';
+import { Weather } from './weather';
 
-type Open = { kind: 'record' | 'put off' | 'why'; step: RoundStep } | null;
+// sheets are fetched when the first of them is opened
+const RecordSheet = lazy(() => import('../records/record-sheet').then((m) => ({ default: m.RecordSheet })));
+const PutOffSheet = lazy(() => import('../records/put-off-sheet').then((m) => ({ default: m.PutOffSheet })));
+const VisitSheet = lazy(() => import('../visits/visit-sheet').then((m) => ({ default: m.VisitSheet })));
+const SeeSheet = lazy(() => import('../observations/see-sheet').then((m) => ({ default: m.SeeSheet })));
+const BatchSheet = lazy(() => import('../moves/batch-sheet').then((m) => ({ default: m.BatchSheet })));
+const ManySheet = lazy(() => import('./many-sheet').then((m) => ({ default: m.ManySheet })));
 
 const recordable = (s: RoundStep) => ({ ...s, stepKey: s.key });
+const idOf = (s: RoundStep) => s.cohortId + s.key;
+const oneLine = (s: RoundStep) => s.chain !== null || (s.lane === 'care' && s.minutes < 30);
 
-function Card({ step, today, open }: { step: RoundStep; today: string; open: (o: Open) => void }) {
-  const may = useMay('grower');
-  const detail = [
-    step.container ? `into ${container(step.container).name}` : null,
-    step.rootCut ? `take up to ${Math.round(step.rootCut.take * 100)} % of the root` : null,
-  ].filter(Boolean);
-  return (
-    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_14rem_9rem] print:break-inside-avoid">
-      <Section
-        rings={step.rings}
-        season={seasonYear(today)}
-        containerId={step.cohortContainer}
-        target={step.goalCaliper}
-        size={56}
-      />
-      <div className="min-w-0">
-        <h3 className="text-[1.06rem]">{step.title}</h3>
-        <p className="soft mt-0.5">
-          <Link
-            to={`/cohorts/${step.cohortId}`}
-            className="font-bold text-base-content underline decoration-base-300 underline-offset-4"
-          >
-            {step.code}
-          </Link>{' '}
-          {taxon(step.taxonId).name}, {countWords(step)}
-          {detail.length > 0 && ` · ${detail.join(' · ')}`}
-        </p>
-        {step.nextTime && <p className="mt-1 text-sm text-info">Last time: {step.nextTime}</p>}
-        {step.putOff && <p className="mt-1 text-sm text-warning">Was put off: {step.putOff.reason}</p>}
-      </div>
-      <div className="col-span-2 sm:col-span-1">
-        <WindowBar opens={step.opens} closes={step.closes} today={today} />
-      </div>
-      <div className="no-print col-span-2 flex gap-2 sm:col-span-1 sm:flex-col">
-        <button
-          type="button"
-          className="btn btn-primary btn-tall grow px-6 sm:grow-0"
-          onClick={() => open({ kind: 'record', step })}
-        >
-          Record
-          <span className="sr-only">
-            {' '}
-            {step.title}, {step.code}
-          </span>
-        </button>
-        <span className="grid auto-cols-fr grid-flow-col gap-2">
-          {may && (
-            <button
-              type="button"
-              className="btn btn-ghost max-sm:min-h-13 border border-base-300 px-2 whitespace-nowrap"
-              onClick={() => open({ kind: 'put off', step })}
-            >
-              Not yet
-            </button>
-          )}
-          <button
-            type="button"
-            className="btn btn-ghost max-sm:min-h-13 border border-base-300 px-2"
-            onClick={() => open({ kind: 'why', step })}
-          >
-            Why
-          </button>
-        </span>
-      </div>
-    </li>
-  );
-}
+/** Work whose counts have to be told one cohort at a time is not recorded several at once. */
+const alike = (s: RoundStep) =>
+  !operation(s.operation).asks.some((a) => a === 'emergence' || a === 'rooted' || a === 'alive');
 
-/** Places in the order of the window that closes first. */
+/** Places in the order of the window that closes first; in each, work with the same kit stands together. */
 function byPlace(steps: RoundStep[]): [string, RoundStep[]][] {
   const groups = new Map<string, RoundStep[]>();
   for (const s of steps) groups.set(s.placeId, [...(groups.get(s.placeId) ?? []), s]);
-  return [...groups];
+  return [...groups].map(([place, list]) => {
+    const first = new Map<string, number>();
+    list.forEach((s, i) => first.has(s.operation) || first.set(s.operation, i));
+    return [place, list.toSorted((a, b) => first.get(a.operation)! - first.get(b.operation)!)];
+  });
 }
 
-function Beside({ round }: { round: RoundData }) {
-  const { today } = round;
-  return (
-    <aside className="grid content-start gap-7 border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l">
-      {round.ready.length > 0 && (
-        <section>
-          <h2 className="mb-2 text-lg">Have ready</h2>
-          <p className="soft mb-2 text-sm">
-            {round.due.length < round.open
-              ? `for the ${round.due.length} steps shown`
-              : 'for everything open today'}
-          </p>
-          <dl>
-            {round.ready
-              .filter((k) => !k.tool)
-              .map((k) => (
-                <div key={k.what} className="flex justify-between gap-4 py-1">
-                  <dt>{k.what}</dt>
-                  <dd className="font-bold whitespace-nowrap">{`${k.amount?.toLocaleString('en-GB')} ${k.unit}`}</dd>
-                </div>
-              ))}
-          </dl>
-          <p className="mt-2">
-            <span className="soft">Tools:</span>{' '}
-            {round.ready
-              .filter((k) => k.tool)
-              .map((k) => (k.amount !== null && k.amount > 1 ? `${k.amount} × ${k.what}` : k.what))
-              .join(', ')}
-          </p>
-        </section>
-      )}
-      <section>
-        <h2 className="mb-2 text-lg">Watch</h2>
-        {round.watch.length === 0 && <p className="soft">Nothing to keep an eye on.</p>}
-        <ul className="divide-y divide-base-300">
-          {round.watch.map((w) => (
-            <li key={w.text} className="py-2">
-              {w.cohortId ? (
-                <Link to={`/cohorts/${w.cohortId}`}>{readable(w.text, today)}</Link>
-              ) : (
-                readable(w.text, today)
-              )}{' '}
-              <strong className="whitespace-nowrap">{shortDate(w.when, today)}</strong>
-            </li>
-          ))}
-        </ul>
-      </section>
-      <section>
-        <h2 className="mb-2 text-lg">Coming</h2>
-        {round.soon.length === 0 && <p className="soft">Nothing opens in the next three weeks.</p>}
-        <ul className="divide-y divide-base-300">
-          {round.soon.map((s) => (
-            <li key={s.cohortId + s.key} className="flex justify-between gap-4 py-2">
-              <Link to={`/cohorts/${s.cohortId}`} className="min-w-0">
-                <strong>{s.code}</strong> {s.title}
-                {s.putOff && <span className="soft block text-sm">put off: {s.putOff.reason}</span>}
-              </Link>
-              <span className="soft text-right whitespace-nowrap">
-                {shortDate(s.opens, today)}
-                <span className="block text-sm">{fromNow(s.opens, today)}</span>
-              </span>
-            </li>
-          ))}
-        </ul>
-      </section>
-    </aside>
-  );
-}
+type Extra = 'see' | 'batch' | 'many' | null;
+const TOOL = 'no-print btn btn-outline gap-2 px-3';
 
 export function Round() {
   const [most, setMost] = useState(FIRST_STEPS);
   const { data: round, error } = useRound(most);
   const placeName = usePlaceName();
+  const may = useMay('grower');
+  const [place] = usePlaceChoice();
   const [open, setOpen] = useState<Open>(null);
+  const [extra, setExtra] = useState<Extra>(null);
+  const [choosing, setChoosing] = useState(false);
+  const [chosen, setChosen] = useState<Set<string>>(new Set());
   if (!round) return <Loading error={error} />;
   const { today, due, closing } = round;
+  const work = due.filter((s) => !oneLine(s));
+  const picked = due.filter((s) => chosen.has(idOf(s)));
+  const choose = (s: RoundStep, on: boolean) => {
+    const next = new Set(chosen);
+    if (on) next.add(idOf(s));
+    else next.delete(idOf(s));
+    setChosen(next);
+  };
+  const close = () => {
+    setOpen(null);
+    setExtra(null);
+  };
   return (
     <div className="xl:grid xl:min-h-full xl:grid-cols-[minmax(0,1fr)_19rem]">
       <div className="px-4 py-6 lg:px-6">
-        <header className="mb-5 flex flex-wrap items-baseline justify-between gap-3">
+        <header className="mb-5 flex flex-wrap items-center justify-between gap-3">
           <h1 className="text-3xl">
             {weekdayDate(today)}
-            <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
+            <span className="soft ml-3 font-sans text-base font-normal tracking-normal max-sm:ml-0 max-sm:block">
               {round.open} open{closing > 0 && `, ${closing} close within ten days`}
             </span>
           </h1>
-          <button
-            type="button"
-            className="no-print btn btn-outline hidden gap-2 sm:flex"
-            onClick={() => window.print()}
-          >
-            <Printer size={18} /> Print sheet
-          </button>
+          <span className="flex flex-wrap gap-2">
+            <button type="button" className={TOOL} onClick={() => setExtra('see')}>
+              <Eye size={18} /> I see …
+            </button>
+            <button
+              type="button"
+              className={`${TOOL} ${choosing ? 'btn-active' : ''}`}
+              aria-pressed={choosing}
+              onClick={() => {
+                setChoosing(!choosing);
+                setChosen(new Set());
+              }}
+            >
+              <ListChecks size={18} /> Several
+            </button>
+            {may && (
+              <button type="button" className={TOOL} onClick={() => setExtra('batch')}>
+                <TimerReset size={18} /> Put off many
+              </button>
+            )}
+            <button type="button" className={`${TOOL} max-sm:hidden`} onClick={() => window.print()}>
+              <Printer size={18} /> Print
+            </button>
+          </span>
         </header>
+        <Weather warnings={round.warnings} />
+        {choosing && (
+          <div className="card-plain sticky top-2 z-10 mb-4 flex flex-wrap items-center justify-between gap-3 px-4 py-3">
+            <p aria-live="polite">
+              {picked.length === 0
+                ? 'Choose steps that were done alike: all plants, nothing lost.'
+                : `${picked.length} chosen`}
+            </p>
+            <button
+              type="button"
+              className="btn btn-primary btn-tall"
+              disabled={picked.length === 0}
+              onClick={() => setExtra('many')}
+            >
+              Record them at once
+            </button>
+          </div>
+        )}
         {due.length === 0 && (
           <p className="card-plain soft p-6 text-lg">
             Nothing is due today.{' '}
@@ -201,10 +134,10 @@ export function Round() {
             )}
           </p>
         )}
-        {byPlace(due).map(([place, steps]) => (
-          <section key={place} className="mb-6">
+        {byPlace(work).map(([id, steps]) => (
+          <section key={id} className="mb-6">
             <h2 className="mb-2 text-xl">
-              {placeName(place)}
+              {placeName(id)}
               <span className="soft ml-3 font-sans text-base font-normal">
                 {steps.length} step{steps.length === 1 ? '' : 's'},{' '}
                 {duration(steps.reduce((n, s) => n + s.minutes, 0))}
@@ -212,11 +145,19 @@ export function Round() {
             </h2>
             <ul className="grid gap-2.5">
               {steps.map((s) => (
-                <Card key={s.cohortId + s.key} step={s} today={today} open={setOpen} />
+                <Card
+                  key={idOf(s)}
+                  step={s}
+                  today={today}
+                  open={setOpen}
+                  chosen={choosing && alike(s) ? chosen.has(idOf(s)) : null}
+                  onChoose={(on) => choose(s, on)}
+                />
               ))}
             </ul>
           </section>
         ))}
+        <Care steps={due.filter(oneLine)} today={today} open={setOpen} />
         {due.length < round.open && (
           <button
             type="button"
@@ -228,18 +169,26 @@ export function Round() {
         )}
       </div>
       <Beside round={round} />
-      {open?.kind === 'record' && (
-        <RecordSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />
-      )}
-      {open?.kind === 'put off' && (
-        <PutOffSheet step={recordable(open.step)} today={today} onClose={() => setOpen(null)} />
-      )}
+      <Suspense fallback={null}>
+        {open?.kind === 'record' && (
+          <RecordSheet step={recordable(open.step)} today={today} onClose={close} />
+        )}
+        {open?.kind === 'put off' && (
+          <PutOffSheet step={recordable(open.step)} today={today} onClose={close} />
+        )}
+        {open?.kind === 'found' && (
+          <VisitSheet cohort={open.step} step={open.step} today={today} onClose={close} />
+        )}
+        {extra === 'see' && place && <SeeSheet placeId={place} today={today} onClose={close} />}
+        {extra === 'batch' && <BatchSheet today={today} onClose={close} />}
+        {extra === 'many' && <ManySheet steps={picked} today={today} onClose={close} />}
+      </Suspense>
       {open?.kind === 'why' && (
         <Why
           title={`${open.step.code} · ${open.step.title}, ${dateSpan(open.step.opens, open.step.closes, today)}`}
           reasons={open.step.reasons}
           today={today}
-          onClose={() => setOpen(null)}
+          onClose={close}
         />
       )}
     </div>

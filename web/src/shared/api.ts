@@ -20,14 +20,15 @@ export const keepToken = (session: Session): Session => {
 };
 
 async function send(method: string, path: string, body?: unknown): Promise<Response> {
+  const json = body !== undefined && !(body instanceof FormData);
   try {
     return await fetch(`/api${path}`, {
       method,
       headers: {
-        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(json ? { 'content-type': 'application/json' } : {}),
         ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: json ? JSON.stringify(body) : (body as FormData) }),
     });
   } catch {
     throw new Failure(null, 'No answer from the nursery’s server. What you typed is kept: try again.');
@@ -43,4 +44,10 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
+/** Sends one file as a form. */
+export function sendFile<T>(path: string, file: File): Promise<T> {
+  const form = new FormData();
+  form.append('picture', file);
+  return call<T>('POST', path, form);
+}
 export const newId = (): string => crypto.randomUUID();

@@ -1,28 +1,8 @@
 import type { Reason } from '@gonimos/core/course';
 import { isIsoDate } from '@gonimos/core/calendar';
 import { readable, shortDate } from './dates';
+import { RULE_WORDS, WOULD_CHANGE } from './rules';
 import { Sheet } from './sheet';
-
-const RULE_WORDS: Record<string, string> = {
-  window: 'Window of the season',
-  order: 'Order and lag',
-  recovery: 'Recovery',
-  reserve: 'Reserve',
-  vigour: 'Vigour',
-  condition: 'Condition',
-  school: 'School',
-  'put off': 'Put off by hand',
-};
-const WOULD_CHANGE: Record<string, string> = {
-  window: 'An earlier or later spring moves it; so does another place.',
-  order: 'Doing the step before it sooner or later moves it day for day.',
-  recovery: 'Nothing but time; a lighter cut last time would have freed it sooner.',
-  reserve: 'A lighter cut, or a season undisturbed.',
-  vigour: 'A better vigour at the next look.',
-  condition: 'A larger measurement at the next sample.',
-  school: 'The school chosen for the nursery or this cohort.',
-  'put off': 'You: record it, or put it off to another day.',
-};
 
 /** The rules behind a date, the numbers they used and where those come from. */
 export function Why({
@@ -42,7 +22,7 @@ export function Why({
         {reasons.map((r, i) => (
           <li key={i} className={`border-l-4 pl-4 ${r.binding ? 'border-primary' : 'border-base-300'}`}>
             <h3 className="text-base">
-              {RULE_WORDS[r.rule] ?? r.rule}
+              {RULE_WORDS[r.rule]}
               {r.binding && <span className="ml-2 text-sm font-semibold text-primary">decides</span>}
             </h3>
             <p className="mt-1">{readable(r.text, today)}</p>

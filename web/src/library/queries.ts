@@ -1,0 +1,39 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import type {
+  ProgrammeRow,
+  ProgrammeVersion,
+  RetargetAnswer,
+  RetargetCohort,
+  SaveProgramme,
+} from '@gonimos/contract/library';
+import type { Outcome } from '@gonimos/contract/records';
+import { PROGRAMMES, type Programme } from '@gonimos/core/programmes';
+import { call, get } from '../shared/api';
+import { useUpheaval } from '../shared/upheaval';
+
+export const useProgrammes = () =>
+  useQuery({ queryKey: ['programmes'], queryFn: () => get<ProgrammeRow[]>('/programmes') });
+export const useProgramme = (id: string | null) =>
+  useQuery({
+    queryKey: ['programmes', id],
+    queryFn: () => get<ProgrammeVersion>(`/programmes/${id}`),
+    enabled: id !== null,
+  });
+
+/** Every programme in full: the nursery's own, then the library's. */
+export function useAllProgrammes(): (Programme & { own: boolean })[] {
+  const own =
+    useQuery({ queryKey: ['programmes', 'own'], queryFn: () => get<ProgrammeVersion[]>('/own-programmes') })
+      .data ?? [];
+  const ids = new Set(own.map((o) => o.programme.id));
+  return [
+    ...own.map((o) => ({ ...o.programme, own: true })),
+    ...PROGRAMMES.filter((p) => !ids.has(p.id)).map((p) => ({ ...p, own: false })),
+  ];
+}
+
+export const useSaveProgramme = () =>
+  useUpheaval((p: SaveProgramme) => call<{ id: string; version: number }>('POST', '/programmes', p));
+export const useTryRetarget = () =>
+  useMutation({ mutationFn: (r: RetargetCohort) => call<RetargetAnswer>('POST', '/calc/retarget', r) });
+export const useRetarget = () => useUpheaval((r: RetargetCohort) => call<Outcome>('POST', '/retargets', r));

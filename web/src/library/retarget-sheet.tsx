@@ -1,0 +1,114 @@
+import { useRef, useState } from 'react';
+import type { Cohort } from '@gonimos/contract/cohorts';
+import { suits } from '@gonimos/core/programmes';
+import { taxon } from '@gonimos/core/taxa';
+import { newId } from '../shared/api';
+import { Change } from '../shared/change';
+import { Field, Trouble } from '../shared/field';
+import { Sheet } from '../shared/sheet';
+import { Outcome } from '../records/outcome';
+import { useAllProgrammes, useRetarget, useTryRetarget } from './queries';
+
+/** Another programme, a newer version of it, or another goal midway: what changes is shown first. */
+export function RetargetSheet({
+  cohort,
+  today,
+  onClose,
+}: {
+  cohort: Cohort;
+  today: string;
+  onClose: () => void;
+}) {
+  const id = useRef(newId());
+  const all = useAllProgrammes();
+  const [v, set] = useState({
+    programmeId: cohort.programmeId,
+    goalCaliper: cohort.goalCaliper === null ? '' : String(cohort.goalCaliper),
+    goal: cohort.goal,
+  });
+  const look = useTryRetarget();
+  const write = useRetarget();
+  const { group } = taxon(cohort.taxonId);
+  const payload = {
+    ...{ id: id.current, cohortId: cohort.id, programmeId: v.programmeId, goal: v.goal },
+    goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
+  };
+  const change = (name: keyof typeof v) => (e: { target: { value: string } }) => {
+    set({ ...v, [name]: e.target.value });
+    look.reset();
+  };
+  const answer = look.data;
+  if (write.data)
+    return (
+      <Sheet title="Carried over" sub={cohort.code} onClose={onClose}>
+        <Outcome result={write.data} today={today} onClose={onClose} />
+      </Sheet>
+    );
+  return (
+    <Sheet
+      title="Another aim"
+      sub={`${cohort.code} follows ‘${cohort.programmeName}’, version ${cohort.programmeVersion}`}
+      onClose={onClose}
+    >
+      <div className="grid gap-5">
+        <Field label="Programme" hint="what was done stays done under its like; the rest is planned anew">
+          <select className="select" value={v.programmeId} onChange={change('programmeId')}>
+            {all
+              .filter((p) => p.id === cohort.programmeId || suits(p.id, group, p.own))
+              .map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}
+                  {p.id === cohort.programmeId && cohort.newerVersion
+                    ? `, version ${cohort.newerVersion}`
+                    : ''}
+                </option>
+              ))}
+          </select>
+        </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Goal caliper" hint="mm">
+            <input
+              className="input"
+              inputMode="decimal"
+              value={v.goalCaliper}
+              onChange={change('goalCaliper')}
+            />
+          </Field>
+          <Field label="Goal">
+            <input className="input" value={v.goal} onChange={change('goal')} />
+          </Field>
+        </div>
+        {(look.error ?? write.error) && <Trouble>{(write.error ?? look.error)!.message}</Trouble>}
+        <div className="flex flex-wrap gap-3">
+          <button
+            type="button"
+            className="btn btn-outline btn-tall"
+            disabled={look.isPending}
+            onClick={() => look.mutate(payload)}
+          >
+            {look.isPending ? 'Planning both ways …' : 'What would change'}
+          </button>
+          {answer && (
+            <button
+              type="button"
+              className="btn btn-primary btn-tall"
+              disabled={write.isPending}
+              onClick={() => write.mutate(payload, { onError: () => (id.current = newId()) })}
+            >
+              Carry it over
+            </button>
+          )}
+        </div>
+        {answer && (
+          <section className="grid gap-3" aria-live="polite">
+            <p>
+              From ‘{answer.from.name}’ {answer.from.version} to ‘{answer.to.name}’ {answer.to.version}.{' '}
+              {answer.kept.length} step{answer.kept.length === 1 ? '' : 's'} done count there too.
+            </p>
+            <Change change={answer.change} today={today} />
+          </section>
+        )}
+      </div>
+    </Sheet>
+  );
+}

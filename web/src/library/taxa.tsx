@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import type { Param } from '@gonimos/core/params';
+import { FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup } from '@gonimos/core/taxa';
+import { useScores } from '../visits/queries';
+
+const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim() : 'not known');
+const basis = (p: Param | undefined) => (p ? `${p.basis}${p.source ? `, ${p.source}` : ''}` : '');
+
+/** How the groups bear root and top loss, and how well the stated odds did. */
+function Groups() {
+  const scores = useScores().data;
+  return (
+    <section className="grid gap-3">
+      <h2 className="text-xl">Growth groups</h2>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Growth groups">
+        <table className="w-full min-w-3xl">
+          <thead className="soft text-left text-sm">
+            <tr>
+              {[
+                'Group',
+                'Bears root loss',
+                'Bears top loss',
+                'Floor of the reserve',
+                'Largest root cut',
+                'Crown regained',
+                'Learned here',
+              ].map((h) => (
+                <th key={h} scope="col" className="py-1 pr-4 font-normal">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody className="divide-y divide-base-300">
+            {(Object.entries(GROWTH_GROUPS) as [GrowthGroup, (typeof GROWTH_GROUPS)[GrowthGroup]][]).map(
+              ([id, g]) => {
+                const s = scores?.groups.find((x) => x.group === id);
+                return (
+                  <tr key={id}>
+                    <th scope="row" className="py-2 pr-4 text-left">
+                      {g.name}
+                    </th>
+                    <td className="py-2 pr-4">{g.rootTolerance.value}</td>
+                    <td className="py-2 pr-4">{g.topTolerance.value}</td>
+                    <td className="py-2 pr-4">{g.floor.value}</td>
+                    <td className="py-2 pr-4">{Math.round(g.largestRootCut.value * 100)} %</td>
+                    <td className="py-2 pr-4">{g.crownRecovery.value} a season</td>
+                    <td className="py-2 pr-4">
+                      {s ? (
+                        `× ${s.factor} from ${s.score.plants} plants`
+                      ) : (
+                        <span className="soft">nothing yet</span>
+                      )}
+                    </td>
+                  </tr>
+                );
+              },
+            )}
+          </tbody>
+        </table>
+      </div>
+      <p className="soft text-sm">
+        Common practice, no source; shares of 1. Learned: a factor on what the group bears.
+      </p>
+      {scores && scores.all.looks > 0 && (
+        <p>
+          <strong>Odds against outcomes:</strong> {scores.all.looks} severe steps looked at after two weeks,{' '}
+          {scores.all.plants} plants. Brier score of the model {scores.all.model ?? 'none'}, of the growers{' '}
+          {scores.all.grower ?? 'none'}.{' '}
+          <span className="soft">0 is perfect, 0.25 is “half and half” every time (Brier 1950).</span>
+        </p>
+      )}
+    </section>
+  );
+}
+
+export function Taxa() {
+  const [find, setFind] = useState('');
+  const [group, setGroup] = useState('');
+  const wanted = TAXA.filter(
+    (t) =>
+      (group === '' || t.group === group) &&
+      `${t.name} ${t.botanical} ${t.code}`.toLowerCase().includes(find.trim().toLowerCase()),
+  ).toSorted((a, b) => a.name.localeCompare(b.name));
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
+      <section className="grid grid-cols-[minmax(0,1fr)] gap-3">
+        <div className="flex flex-wrap gap-3">
+          <input
+            className="input max-w-72"
+            type="search"
+            placeholder="Find a taxon"
+            aria-label="Find a taxon"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+          <select
+            className="select w-auto"
+            aria-label="Growth group"
+            value={group}
+            onChange={(e) => setGroup(e.target.value)}
+          >
+            <option value="">every group</option>
+            {Object.entries(GROWTH_GROUPS).map(([id, g]) => (
+              <option key={id} value={id}>
+                {g.name}
+              </option>
+            ))}
+          </select>
+          <p className="soft self-center">{wanted.length} taxa</p>
+        </div>
+        <ul className="grid gap-2.5 md:grid-cols-2 2xl:grid-cols-3">
+          {wanted.map((t) => (
+            <li key={t.id} className="card-plain p-4">
+              <h3 className="text-lg">
+                {t.name} <span className="soft font-sans text-base font-normal">{t.code}</span>
+              </h3>
+              <p className="soft">
+                <i>{t.botanical}</i> · {GROWTH_GROUPS[t.group].name}
+              </p>
+              <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 text-sm">
+                {(
+                  [
+                    ['Bears in a pot', t.hardyTo],
+                    ['Free ring', FREE_RING[t.pace]],
+                    ...(t.stratification ? [['Cold for seed', t.stratification]] : []),
+                    ...(t.emergence ? [['Up after', t.emergence]] : []),
+                  ] as [string, Param][]
+                ).map(([name, p]) => (
+                  <div key={name} className="contents">
+                    <dt className="soft">{name}</dt>
+                    <dd>
+                      {value(p)} <span className="soft">({basis(p)})</span>
+                    </dd>
+                  </div>
+                ))}
+                <dt className="soft">Bark, old wood</dt>
+                <dd>
+                  {t.bark}, {t.sproutsOld ? 'sprouts from old wood' : 'nothing from bare old wood'}
+                </dd>
+              </dl>
+              {t.caution && <p className="mt-2 text-sm font-semibold text-warning">{t.caution}</p>}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <Groups />
+    </div>
+  );
+}

@@ -1,0 +1,10 @@
+import type { NewObservation, ObservationOutcome } from '@gonimos/contract/observations';
+import { call, newId } from '../shared/api';
+import { useUpheaval } from '../shared/upheaval';
+
+export const useObserve = () =>
+  useUpheaval((o: NewObservation) => call<ObservationOutcome>('POST', '/observations', o));
+export const useWithdraw = () =>
+  useUpheaval((id: string) =>
+    call<ObservationOutcome>('POST', `/observations/${id}/withdraw`, { id: newId() }),
+  );

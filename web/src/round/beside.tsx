@@ -1,0 +1,90 @@
+import { Link } from 'react-router';
+import { container } from '@gonimos/core/containers';
+import type { Round as RoundData } from '@gonimos/contract/round';
+import { fromNow, readable, shortDate } from '../shared/dates';
+
+/** What goes with the day's work: kit, containers that fall short, things to watch, what is coming. */
+export function Beside({ round }: { round: RoundData }) {
+  const { today } = round;
+  return (
+    <aside className="grid content-start gap-7 border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l">
+      {round.ready.length > 0 && (
+        <section>
+          <h2 className="mb-2 text-lg">Have ready</h2>
+          <p className="soft mb-2 text-sm">
+            {round.due.length < round.open
+              ? `for the ${round.due.length} steps shown`
+              : 'for everything open today'}
+          </p>
+          <dl>
+            {round.ready
+              .filter((k) => !k.tool)
+              .map((k) => (
+                <div key={k.what} className="flex justify-between gap-4 py-1">
+                  <dt>{k.what}</dt>
+                  <dd className="font-bold whitespace-nowrap">{`${k.amount?.toLocaleString('en-GB')} ${k.unit}`}</dd>
+                </div>
+              ))}
+          </dl>
+          <p className="mt-2">
+            <span className="soft">Tools:</span>{' '}
+            {round.ready
+              .filter((k) => k.tool)
+              .map((k) => (k.amount !== null && k.amount > 1 ? `${k.amount} × ${k.what}` : k.what))
+              .join(', ')}
+          </p>
+        </section>
+      )}
+      {round.short.length > 0 && (
+        <section className="rounded-box bg-[var(--due)] p-4">
+          <h2 className="mb-1 text-lg">Short</h2>
+          <ul>
+            {round.short.map((s) => (
+              <li key={s.container}>
+                <strong>{s.wanted - s.have}</strong> {container(s.container).name}
+                <span className="soft block text-sm">
+                  {s.have} there, {s.wanted} wanted in ninety days
+                  {s.arrives && `, more arrive ${shortDate(s.arrives, today)}`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section>
+        <h2 className="mb-2 text-lg">Watch</h2>
+        {round.watch.length === 0 && <p className="soft">Nothing to keep an eye on.</p>}
+        <ul className="divide-y divide-base-300">
+          {round.watch.map((w) => (
+            <li key={w.text} className="py-2">
+              {w.cohortId ? (
+                <Link to={`/cohorts/${w.cohortId}`}>{readable(w.text, today)}</Link>
+              ) : (
+                readable(w.text, today)
+              )}{' '}
+              <strong className="whitespace-nowrap">{shortDate(w.when, today)}</strong>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2 className="mb-2 text-lg">Coming</h2>
+        {round.soon.length === 0 && <p className="soft">Nothing opens in the next three weeks.</p>}
+        <ul className="divide-y divide-base-300">
+          {round.soon.map((s) => (
+            <li key={s.cohortId + s.key} className="flex justify-between gap-4 py-2">
+              <Link to={`/cohorts/${s.cohortId}`} className="min-w-0">
+                <strong>{s.code}</strong> {s.title}
+                {s.putOff && <span className="soft block text-sm">put off: {s.putOff.reason}</span>}
+              </Link>
+              <span className="soft text-right whitespace-nowrap">
+                {shortDate(s.opens, today)}
+                <span className="block text-sm">{fromNow(s.opens, today)}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </aside>
+  );
+}

@@ -1,0 +1,13 @@
+import { useMutation } from '@tanstack/react-query';
+import type { CohortChange, NurserySchools } from '@gonimos/contract/schools';
+import type { Choices } from '@gonimos/core/schools';
+import { call } from '../shared/api';
+import { useUpheaval } from '../shared/upheaval';
+
+export const useSchoolsPreview = () =>
+  useMutation({
+    mutationFn: (b: { cohortId: string | null; schools: Choices }) =>
+      call<CohortChange[]>('POST', '/calc/schools', b),
+  });
+export const useNurserySchools = () =>
+  useUpheaval((s: NurserySchools) => call<{ version: number }>('PUT', '/nursery/schools', s));

@@ -1,0 +1,103 @@
+import { scaleLinear } from 'd3-scale';
+import type { StationNow } from '@gonimos/contract/station';
+import { Weather } from '../round/weather';
+import { useWidth } from '../shared/use-width';
+import { useStation } from './queries';
+
+const HEIGHT = 110;
+
+/** Temperature of the last 24 hours; the time frost was on the ground is blue. */
+function LastDay({ now }: { now: StationNow }) {
+  const [ref, width] = useWidth<HTMLDivElement>(360);
+  const all = now.readings.map((r) => r.temperature);
+  const x = scaleLinear([0, Math.max(1, all.length - 1)], [34, width - 8]);
+  const y = scaleLinear([Math.min(0, ...all) - 1, Math.max(5, ...all) + 1], [HEIGHT - 22, 8]);
+  const path = all.map((t, i) => `${i === 0 ? 'M' : 'L'}${x(i).toFixed(1)} ${y(t).toFixed(1)}`).join('');
+  return (
+    <div ref={ref} className="min-w-0">
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`Temperature of the last day, from ${now.low} to ${now.high} °C`}
+      >
+        {y.ticks(3).map((t) => (
+          <g key={t}>
+            <line
+              x1={34}
+              x2={width}
+              y1={y(t)}
+              y2={y(t)}
+              stroke={t === 0 ? 'var(--color-info)' : 'var(--color-base-300)'}
+            />
+            <text x={28} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
+              {t}°
+            </text>
+          </g>
+        ))}
+        <path d={path} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
+        {now.readings.map((r, i) =>
+          r.temperature <= 0 ? (
+            <circle key={r.at} cx={x(i)} cy={y(r.temperature)} r={3.5} fill="var(--color-info)" />
+          ) : null,
+        )}
+        {now.readings.map((r, i) =>
+          i % 6 === 5 ? (
+            <text
+              key={r.at}
+              x={x(i)}
+              y={HEIGHT - 5}
+              fontSize={13}
+              textAnchor={i > 20 ? 'end' : 'middle'}
+              fill="var(--ink-soft)"
+            >
+              {r.at.slice(11)}
+            </text>
+          ) : null,
+        )}
+      </svg>
+    </div>
+  );
+}
+
+/** The station now: last reading, last day, and what the days ahead ask for. */
+export function Station() {
+  const now = useStation().data;
+  if (!now) return null;
+  const { latest } = now;
+  return (
+    <section className="grid gap-3">
+      <h2 className="text-xl">
+        Weather station
+        {now.station && <span className="soft ml-3 font-sans text-base font-normal">{now.station}</span>}
+      </h2>
+      <Weather warnings={now.warnings} />
+      {!latest ? (
+        <p className="soft">
+          {now.station === null
+            ? 'No station is set. Give its address under Nursery, Site: it answers with its last 24 hours.'
+            : 'The station has not answered yet.'}
+        </p>
+      ) : (
+        <div className="card-plain grid gap-4 p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
+          <dl className="grid grid-cols-2 content-start gap-x-5 gap-y-2">
+            {[
+              ['Air', `${latest.temperature.toFixed(1)} °C`],
+              ['Last day', `${now.low?.toFixed(1)} to ${now.high?.toFixed(1)} °C`],
+              ['Humidity', `${latest.humidity} %`],
+              ['Wind', `${latest.wind.toFixed(1)} m/s`],
+              ['Gusts', `${latest.gust.toFixed(1)} m/s`],
+              ['Read at', latest.at.slice(11)],
+            ].map(([name, value]) => (
+              <div key={name}>
+                <dt className="soft text-sm">{name}</dt>
+                <dd className="font-semibold">{value}</dd>
+              </div>
+            ))}
+          </dl>
+          <LastDay now={now} />
+        </div>
+      )}
+    </section>
+  );
+}

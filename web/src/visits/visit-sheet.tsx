@@ -1,0 +1,198 @@
+import { useRef, useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { newVisit } from '@gonimos/contract/visits';
+import { CONTAINERS } from '@gonimos/core/containers';
+import { TAXA } from '@gonimos/core/taxa';
+import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
+import { AddPicture } from '../pictures/pictures';
+import { Failure, newId } from '../shared/api';
+import { faultsIn, faultsOf } from '../shared/check';
+import { shortDate } from '../shared/dates';
+import { dropDraft, readDraft, useDraft } from '../shared/draft';
+import { Field, Trouble } from '../shared/field';
+import { Sheet } from '../shared/sheet';
+import { Outcome } from '../records/outcome';
+import { Causes } from './causes';
+import { useVisit } from './queries';
+
+interface Props {
+  cohort: { cohortId: string; code: string; live: number; pending: number };
+  /** the work during which it was found; null: a look between steps */
+  step: { key: string; title: string } | null;
+  /** open work of the cohort a decision may be about */
+  steps?: { key: string; title: string }[];
+  today: string;
+  onClose: () => void;
+}
+
+const ADVICE: Record<Decision, string> = {
+  'carry-on': 'the plan stands',
+  lighten: 'take half of what was planned this time',
+  'put-back': 'leave it alone most of a season, then open again',
+  quarantine: 'apart from the others, no move until released',
+  'step-back': 'into a smaller container',
+};
+
+/** An unplanned look: what was found, then one decision; the course is planned again around it. */
+export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) {
+  const draft = `visit ${cohort.cohortId} ${step?.key ?? ''}`;
+  const id = useRef(newId());
+  const visit = useVisit();
+  const [fault, setFault] = useState<string | null>(null);
+  const form = useForm({
+    defaultValues: {
+      found: [] as Found[],
+      decision: '' as Decision | '',
+      stepKey: step?.key ?? '',
+      container: '',
+      taxonId: '',
+      note: '',
+      ...readDraft<{ note: string }>(draft),
+    },
+  });
+  useDraft(draft, form);
+  const v = form.watch();
+  const usual = usualDecision(v.found);
+  const decision = v.decision || usual;
+  const wantsStep = (decision === 'lighten' || decision === 'put-back') && !step;
+  const send = form.handleSubmit((values) => {
+    const payload = {
+      ...{ id: id.current, cohortId: cohort.cohortId, on: today, found: values.found, decision },
+      stepKey: values.stepKey || null,
+      container: decision === 'step-back' ? values.container || null : null,
+      taxonId: values.found.includes('wrong-identity') ? values.taxonId || null : null,
+      note: values.note,
+    };
+    const faults = faultsOf(newVisit, payload);
+    setFault(
+      Object.entries(faults)
+        .map(([f, m]) => `${f} ${m}`)
+        .join('; ') || null,
+    );
+    if (Object.keys(faults).length > 0) return;
+    visit.mutate(payload, {
+      onSuccess: () => dropDraft(draft),
+      onError: (e) => {
+        if (e instanceof Failure && e.problem) id.current = newId();
+        setFault(
+          Object.entries(faultsIn(e))
+            .map(([f, m]) => `${f} ${m}`)
+            .join('; ') || e.message,
+        );
+      },
+    });
+  });
+  const done = visit.data;
+  return (
+    <Sheet title="Something found" sub={`${cohort.code}${step ? ` · ${step.title}` : ''}`} onClose={onClose}>
+      {done ? (
+        <div className="grid gap-5">
+          <Causes causes={done.causes} open />
+          {done.checkOn && (
+            <p>
+              Look again <strong>{shortDate(done.checkOn, today)}</strong>: it comes back on the round.
+            </p>
+          )}
+          <AddPicture cohortId={cohort.cohortId} record={done.recordId} />
+          <Outcome
+            result={{
+              recordId: done.recordId,
+              live: cohort.live,
+              pending: cohort.pending,
+              moved: done.moved,
+            }}
+            today={today}
+            onClose={onClose}
+          />
+        </div>
+      ) : (
+        <form className="grid gap-5" onSubmit={send} noValidate>
+          {fault && <Trouble>{fault}</Trouble>}
+          <fieldset className="grid gap-1">
+            <legend className="mb-1 font-semibold">What was found</legend>
+            {(Object.entries(FOUND) as [Found, string][]).map(([key, words]) => (
+              <label key={key} className="flex min-h-12 items-center gap-3">
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-primary"
+                  value={key}
+                  {...form.register('found')}
+                />
+                {words}
+              </label>
+            ))}
+          </fieldset>
+          {v.found.includes('wrong-identity') && (
+            <Field label="It is">
+              <select className="select" {...form.register('taxonId')}>
+                <option value="">choose</option>
+                {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+                  <option key={t.id} value={t.id}>
+                    {t.name} ({t.botanical})
+                  </option>
+                ))}
+              </select>
+            </Field>
+          )}
+          <fieldset className="grid gap-1">
+            <legend className="mb-1 font-semibold">What now</legend>
+            {(Object.entries(DECISIONS) as [Decision, string][]).map(([key, words]) => (
+              <label key={key} className="flex min-h-12 items-center gap-3">
+                <input
+                  type="radio"
+                  className="radio radio-primary"
+                  value={key}
+                  checked={decision === key}
+                  onChange={() => form.setValue('decision', key)}
+                />
+                <span>
+                  {words}
+                  {key === usual && v.found.length > 0 && (
+                    <span className="ml-2 text-sm font-semibold text-primary">usual</span>
+                  )}
+                  <span className="soft block text-sm">{ADVICE[key]}</span>
+                </span>
+              </label>
+            ))}
+          </fieldset>
+          {wantsStep && (
+            <Field label="Which work" hint="the step that is lightened or waits">
+              <select className="select" {...form.register('stepKey')}>
+                <option value="">choose</option>
+                {steps.map((s) => (
+                  <option key={s.key} value={s.key}>
+                    {s.title}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          )}
+          {decision === 'step-back' && (
+            <Field label="Back into">
+              <select className="select" {...form.register('container')}>
+                <option value="">choose</option>
+                {CONTAINERS.filter((c) => c.wall !== 'ground').map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.name}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          )}
+          {(v.found.includes('pests') || v.found.includes('rot')) && (
+            <p className="rounded-box bg-[var(--slip)] px-4 py-3">
+              <strong>Mind:</strong> bag what you cut off, do not compost it; report quarantined pests as
+              local rules say. Sprays: the label and local rules, a licensed applicator where the law asks.
+            </p>
+          )}
+          <Field label="Note">
+            <textarea className="textarea" rows={3} {...form.register('note')} />
+          </Field>
+          <button className="btn btn-primary btn-tall text-lg" disabled={visit.isPending}>
+            {visit.isPending ? 'Recording …' : 'Record what was found'}
+          </button>
+        </form>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,152 @@
+import { scaleLinear } from 'd3-scale';
+import type { Year } from '@gonimos/contract/year';
+import type { WeekLoad } from '@gonimos/core/year';
+import { monthName, shortDate } from '../shared/dates';
+import { useWidth } from '../shared/use-width';
+
+const HEIGHT = 250;
+const LEFT = 40;
+const FOOT = 26;
+const hours = (minutes: number) => minutes / 60;
+
+interface Props {
+  year: Year;
+  load: WeekLoad[];
+  chosen: number;
+  onChoose: (week: number) => void;
+}
+
+/** Person-hours of every week against what the people can give; work that wants practice at the foot. */
+export function Bars({ year, load, chosen, onChoose }: Props) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const { capacity } = year.problem;
+  const n = load.length;
+  // a single huge week must not flatten the rest
+  const sorted = load.map((l) => hours(l.all)).toSorted((a, b) => a - b);
+  const most = Math.max(10, hours(Math.max(...capacity.all)) * 1.3, sorted[Math.floor(n * 0.97)] * 1.05);
+  const x = scaleLinear([0, n], [LEFT, width - 4]);
+  const y = scaleLinear([0, most], [HEIGHT - FOOT, 8]).clamp(true);
+  const bar = Math.max(3, x(1) - x(0) - (width > 700 ? 4 : 1.5));
+  const line = (minutes: number[]) =>
+    minutes.map((m, w) => `${w === 0 ? 'M' : 'L'}${x(w)} ${y(hours(m))}L${x(w + 1)} ${y(hours(m))}`).join('');
+  return (
+    <figure ref={ref} className="min-w-0">
+      <svg width={width} height={HEIGHT} role="group" aria-label="Person-hours by week">
+        {y.ticks(5).map((t) => (
+          <g key={t}>
+            <line x1={LEFT} x2={width} y1={y(t)} y2={y(t)} stroke="var(--color-base-300)" />
+            <text x={LEFT - 6} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
+              {t} h
+            </text>
+          </g>
+        ))}
+        {load.map((l, w) => {
+          const label = `Week of ${shortDate(year.weeks[w], year.today)}: ${hours(l.all).toFixed(0)} of ${hours(capacity.all[w]).toFixed(0)} hours${l.over > 0 ? `, ${hours(l.over).toFixed(1)} too many` : ''}`;
+          const locked = year.lockedWeeks.includes(year.weeks[w]);
+          const fits = Math.min(l.all, capacity.all[w]);
+          return (
+            <g
+              key={year.weeks[w]}
+              role="button"
+              tabIndex={0}
+              aria-label={label}
+              aria-pressed={w === chosen}
+              className="cursor-pointer"
+              onClick={() => onChoose(w)}
+              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onChoose(w)}
+            >
+              <title>{label}</title>
+              <rect
+                x={x(w)}
+                width={x(1) - x(0)}
+                y={8}
+                height={HEIGHT - FOOT - 8}
+                fill={w === chosen ? 'var(--rest)' : 'transparent'}
+              />
+              <rect
+                x={x(w) + 1}
+                width={bar}
+                y={y(hours(fits))}
+                height={y(0) - y(hours(fits))}
+                fill="var(--celadon-deep)"
+                rx={2}
+              />
+              <rect
+                x={x(w) + 1}
+                width={bar}
+                y={y(hours(Math.min(l.skilled, l.all)))}
+                height={y(0) - y(hours(Math.min(l.skilled, l.all)))}
+                fill="var(--color-primary)"
+                rx={2}
+              />
+              {l.all > capacity.all[w] && (
+                <rect
+                  x={x(w) + 1}
+                  width={bar}
+                  y={y(hours(l.all))}
+                  height={Math.max(2, y(hours(capacity.all[w])) - y(hours(l.all)))}
+                  fill="var(--due)"
+                  stroke="var(--color-accent)"
+                  rx={2}
+                />
+              )}
+              {l.all > most * 60 && (
+                <text
+                  x={x(w) + bar / 2}
+                  y={20}
+                  fontSize={12}
+                  textAnchor="middle"
+                  fill="var(--color-accent)"
+                  fontWeight={700}
+                >
+                  {hours(l.all).toFixed(0)}
+                </text>
+              )}
+              {locked && (
+                <circle
+                  cx={x(w) + 1 + bar / 2}
+                  cy={HEIGHT - FOOT + 6}
+                  r={3}
+                  fill="var(--color-base-content)"
+                />
+              )}
+            </g>
+          );
+        })}
+        <path d={line(capacity.all)} fill="none" stroke="var(--color-base-content)" strokeWidth={1.8} />
+        <path
+          d={line(capacity.skilled)}
+          fill="none"
+          stroke="var(--color-base-content)"
+          strokeWidth={1.4}
+          strokeDasharray="4 3"
+        />
+        {year.weeks.map((iso, w) =>
+          w > 0 && iso.slice(5, 7) !== year.weeks[w - 1].slice(5, 7) && (width > 620 || w % 8 < 4) ? (
+            <text key={iso} x={x(w)} y={HEIGHT - 6} fontSize={13} fill="var(--ink-soft)">
+              {monthName(iso)}
+            </text>
+          ) : null,
+        )}
+      </svg>
+      <figcaption className="soft flex flex-wrap gap-x-5 gap-y-1 text-sm">
+        <Key colour="var(--color-primary)">wants practice</Key>
+        <Key colour="var(--celadon-deep)">anybody</Key>
+        <Key colour="var(--due)" edge="var(--color-accent)">
+          more than there are hours
+        </Key>
+        <span>line: hours of all; dashed: of those with practice</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+const Key = ({ colour, edge, children }: { colour: string; edge?: string; children: string }) => (
+  <span className="flex items-center gap-2">
+    <span
+      className="inline-block size-3 rounded-sm border"
+      style={{ background: colour, borderColor: edge ?? colour }}
+    />
+    {children}
+  </span>
+);
