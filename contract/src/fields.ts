@@ -43,6 +43,12 @@ export const taxonId = () =>
   string()
     .required('is missing')
     .test('taxon', 'is not in the library', (v) => hasTaxon(v ?? ''));
+/** A taxon of the library, or none. */
+export const optionalTaxonId = () =>
+  string()
+    .nullable()
+    .default(null)
+    .test('taxon', 'is not in the library', (v) => v === null || v === undefined || hasTaxon(v));
 export const programmeId = () =>
   string()
     .required('is missing')

@@ -1,12 +1,12 @@
 import { OBSERVATION_KINDS, type ObservationKind } from '@gonimos/core/season';
 import { string, type InferType } from 'yup';
-import { body, date, id, taxonId, text } from './fields.ts';
+import { body, date, id, optionalTaxonId, text } from './fields.ts';
 
 /** Something seen of the season: by one kind of plant, or of the place as a whole. */
 export const newObservation = body({
   id: id(),
   placeId: id(),
-  taxonId: taxonId().nullable().notRequired().default(null),
+  taxonId: optionalTaxonId(),
   kind: string<ObservationKind>()
     .oneOf(OBSERVATION_KINDS, 'is nothing that is watched for')
     .required('is missing'),

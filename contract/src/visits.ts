@@ -2,7 +2,7 @@ import type { Moved } from '@gonimos/core/course';
 import type { Score } from '@gonimos/core/survival';
 import { DECISION_KINDS, FOUND_KINDS, type Cause, type Decision, type Found } from '@gonimos/core/visits';
 import { array, string, type InferType } from 'yup';
-import { body, containerId, date, id, taxonId, text } from './fields.ts';
+import { body, containerId, date, id, optionalTaxonId, text } from './fields.ts';
 
 /** An unplanned look: what was found, and what was decided. */
 export const newVisit = body({
@@ -18,7 +18,7 @@ export const newVisit = body({
   /** stepping back: the smaller container */
   container: containerId().nullable().default(null),
   /** wrong identity: what it is */
-  taxonId: taxonId().nullable().notRequired().default(null),
+  taxonId: optionalTaxonId(),
   note: text(4000).default(''),
 });
 export const release = body({ id: id(), cohortId: id(), note: text(1000).default('') });

@@ -6,6 +6,78 @@ import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
 const HEAD = 'code,taxon,programme,place,container,started,count,goal_caliper_mm,note\n';
 const GOOD = 'Acer campestre,seed-broadleaf,Cold frame,seed-flat,2037-03-01,120,40,';
 
+const LOOK = 'correct.survival-look';
+
+/** Malformed requests about the season, the year, the library and surprises. */
+function more(real: string, placeId: string): (readonly [string, string, unknown, string?])[] {
+  const visit = (m: object) =>
+    ['POST', '/visits', { id: id(), cohortId: real, on: '2037-03-09', decision: 'carry-on', ...m }] as const;
+  const see = (m: object) =>
+    ['POST', '/observations', { id: id(), placeId, kind: 'white-tips', on: '2037-03-09', ...m }] as const;
+  const move = (m: object) =>
+    ['POST', '/moves', { id: id(), cohortId: real, stepKey: 'wire-1', to: '2037-07-09', ...m }] as const;
+  const batch = (m: object) =>
+    ['POST', '/batch-put-offs', { id: id(), lane: 'roots', days: 14, reason: 'x', ...m }] as const;
+  return [
+    [...visit({ found: ['ghosts'] }), 'found[0]'],
+    [...visit({ decision: 'pray' }), 'decision'],
+    [...visit({ decision: 'step-back' }), 'container'],
+    [...visit({ decision: 'lighten' }), 'stepKey'],
+    [...visit({ found: ['wrong-identity'] }), 'taxonId'],
+    [...visit({ on: '2037-04-01' }), 'on'],
+    [...see({ kind: 'a robin' }), 'kind'],
+    [...see({ placeId: id() })],
+    [...see({ on: '2037-03-10' }), 'on'],
+    [...see({ taxonId: 'ficus-microcarpa', kind: 'buds-swelling' }), 'kind'],
+    [...move({}), 'to'],
+    [...move({ override: 'yes' }), 'reason'],
+    [...move({ to: '2030-01-01', override: 'yes', reason: 'x' }), 'to'],
+    [...move({ stepKey: 'nothing' }), 'stepKey'],
+    [...batch({ lane: 'branches' }), 'lane'],
+    [...batch({ days: 0 }), 'days'],
+    [...batch({ reason: ' ' }), 'reason'],
+    [
+      'POST',
+      '/year/weeks',
+      { id: id(), weeks: [{ cohortId: real, key: 'wire-1', week: '2037-03-10' }] },
+      'weeks[0].week',
+    ],
+    [
+      'POST',
+      '/year/weeks',
+      { id: id(), weeks: [{ cohortId: real, key: 'wire-1', week: '2036-03-10' }] },
+      'weeks[0].week',
+    ],
+    ['PUT', '/year/step', { cohortId: real, key: 'nothing', week: '2037-03-16' }, 'stepKey'],
+    ['PUT', `/people/${id()}/absence`, { week: '2037-03-16', hours: 99 }, 'hours'],
+    ['GET', '/year?weeks=9', undefined, 'weeks'],
+    ['POST', '/programmes', { id: id(), programmeId: 'Bad Key', basedOn: 0, programme: {} }, 'programmeId'],
+    [
+      'POST',
+      '/programmes',
+      {
+        ...{ id: id(), programmeId: 'ours', basedOn: 0 },
+        programme: {
+          name: 'x',
+          method: 'seed',
+          vigour: 3,
+          steps: [
+            { key: 'a', operation: 'sow', container: 'seed-flat' },
+            { key: 'b', operation: 'dance', after: [{ step: 'a' }] },
+          ],
+        },
+      },
+      'programme.steps[1]',
+    ],
+    ['POST', '/calc/retarget', { id: id(), cohortId: real, programmeId: 'nowhere' }],
+    ['POST', '/weather/import', { id: id(), csv: 5 }, 'csv'],
+    ['PUT', '/stock', { container: 'bucket', version: 0, counted: 5 }, 'container'],
+    ['PUT', '/stock', { container: 'pot-9', version: 7, counted: 5 }],
+    ['POST', `/cohorts/${real}/pictures?picture=${id()}`, {}, 'picture'],
+    ['POST', '/calc/schools', { schools: { opening: 'never' } }, 'schools'],
+  ];
+}
+
 describe('bad input', () => {
   let b: Bench;
   let grower: Visitor;
@@ -30,11 +102,7 @@ describe('bad input', () => {
     const before = await contents();
     const cohort = (more: object) => ['POST', '/cohorts', { ...good, ...more }] as const;
     const record = (more: object) =>
-      [
-        'POST',
-        '/records',
-        { id: id(), cohortId: real, stepKey: 'look-1', on: '2037-03-09', ...more },
-      ] as const;
+      ['POST', '/records', { id: id(), cohortId: real, stepKey: LOOK, on: '2037-03-09', ...more }] as const;
     const entry = (more: object) =>
       [
         'POST',
@@ -71,7 +139,8 @@ describe('bad input', () => {
       [...cohort({ standsAt: 'nowhere' }), 'standsAt'],
       [...cohort({ parentId: id() })],
       [...cohort({ admin: true }), 'admin'],
-      [...cohort({ school: 'third way' }), 'school'],
+      [...cohort({ schools: { insults: 'third way' } }), 'schools'],
+      [...cohort({ schools: ['one'] }), 'schools'],
       [...record({ cohortId: id() })],
       [...record({ stepKey: 'nothing' }), 'stepKey'],
       [...record({ stepKey: 'roots-2' }), 'stepKey'],
@@ -98,9 +167,10 @@ describe('bad input', () => {
       [
         'POST',
         '/put-offs',
-        { id: id(), cohortId: real, stepKey: 'look-1', until: '2037-03-09', reason: 'x' },
+        { id: id(), cohortId: real, stepKey: LOOK, until: '2037-03-09', reason: 'x' },
         'until',
       ],
+      ...more(real, good.placeId),
       ['PUT', `/cohorts/${real}`, { version: 0, code: 'A-1', placeId: good.placeId }, 'version'],
       ['GET', '/cohorts/123', undefined, 'id'],
       ['GET', `/places/${good.placeId}/season?year=now`, undefined, 'year'],

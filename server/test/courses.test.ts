@@ -123,7 +123,8 @@ describe('courses: record, replan, undo', () => {
     const c = await enter({ standsAt: 'correct', started: 'spring 2035', container: 'cell-60' });
     expect(await grower.get<Cohort>(`/cohorts/${c.id}`)).to.include({ live: 120, pending: 0 });
     const steps = (await course(c.id)).steps;
-    expect(steps.slice(0, 5).every((s) => s.status === 'dropped')).to.equal(true);
+    const before = ['sow', 'emergence', 'mesh-off', 'cells', 'measure-1'];
+    for (const s of steps.filter((x) => before.includes(x.key))) expect(s.status, s.key).to.equal('dropped');
     expect(steps.find((s) => s.key === 'correct')!.ready).to.equal(true);
   });
 

@@ -177,7 +177,13 @@ class Planner {
     if (target === null || !window) {
       row.status = 'none';
       row.offers = found.offers;
-      ctx.dates.set(row.key, { day: null, title: row.title, operation: row.operation, done: false });
+      const why = row.reasons
+        .find((r) => r.binding)
+        ?.text.replace(/^Waits for ‘.*?’, which has no date: /, '');
+      ctx.dates.set(row.key, {
+        ...{ day: null, title: row.title, operation: row.operation, done: false },
+        ...(why ? { why } : {}),
+      });
       return;
     }
     if (this.lapses(hand, found)) {

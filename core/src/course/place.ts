@@ -144,7 +144,7 @@ export function objection(
   const before = BEFORE.flatMap((rule) => rule(ctx, hand)).filter((d) => d.rule !== 'put off');
   const early = before.find((d) => d.notBefore === 'never' || d.notBefore > day);
   if (early) return early;
-  const window = findWindow(ctx, hand, day);
+  const window = findWindow(ctx, hand, day, 0);
   if ('none' in window) return { rule: 'window', text: window.none };
   if (window.opens > day || window.closes < day)
     return {

@@ -163,7 +163,7 @@ export interface Context {
   growing: (year: number) => { from: Day; to: Day };
   today: Day;
   /** day each step was done or is planned for, in programme order; null: cannot be planned */
-  dates: Map<string, { day: Day | null; title: string; operation: string; done: boolean }>;
+  dates: Map<string, { day: Day | null; title: string; operation: string; done: boolean; why?: string }>;
 }
 
 export interface StepInHand {

@@ -119,6 +119,7 @@ function seasonWindow(
   ctx: Context,
   spec: WindowSpec & { kind: 'season' },
   from: Day,
+  least: number,
   budsDecide?: boolean,
 ): Window | NoWindow {
   const { taxon, today } = ctx;
@@ -142,7 +143,7 @@ function seasonWindow(
     const ready = openedByBuds(ctx, budsDecide, forecast, closes);
     const opens = ready ?? forecast;
     const start = Math.max(opens, from);
-    if (closes - start < USABLE) continue;
+    if (closes - start < least) continue;
     if (closes < today) {
       missed = { opens: start, closes };
       continue;
@@ -171,7 +172,12 @@ function seasonWindow(
   return { none: why };
 }
 
-function coldWindow(ctx: Context, spec: WindowSpec & { kind: 'cold' }, from: Day): Window | NoWindow {
+function coldWindow(
+  ctx: Context,
+  spec: WindowSpec & { kind: 'cold' },
+  from: Day,
+  least: number,
+): Window | NoWindow {
   const air = ctx.book.outside;
   const { value, unit, basis } = ctx.taxon.hardyTo;
   const first = air.seasonOf(from) - 1;
@@ -180,7 +186,7 @@ function coldWindow(ctx: Context, spec: WindowSpec & { kind: 'cold' }, from: Day
     if (!night) continue;
     const [opens, closes] = [night.p02 + spec.opens, night.p02 + spec.closes];
     const start = Math.max(opens, from);
-    if (closes - start < USABLE || closes < ctx.today) continue;
+    if (closes - start < least || closes < ctx.today) continue;
     const which = spec.side === 'first' ? 'First' : 'Last';
     return {
       ...{ opens: start, closes, early: start, late: start, missed: null },
@@ -205,12 +211,12 @@ function specOf(ctx: Context, hand: StepInHand): WindowSpec | null {
   return options[chosen(question, ctx.levels).option] ?? usual;
 }
 
-/** The first window of a step with usable days on or after `from`. */
-export function findWindow(ctx: Context, hand: StepInHand, from: Day): Window | NoWindow {
+/** The first window of a step with at least so many days left on or after `from`. */
+export function findWindow(ctx: Context, hand: StepInHand, from: Day, least = USABLE): Window | NoWindow {
   const spec = specOf(ctx, hand);
   if (!spec) return { none: `not done on ${ctx.tolerance.name}` };
-  if (spec.kind === 'season') return seasonWindow(ctx, spec, from, hand.op.budsDecide);
-  if (spec.kind === 'cold') return coldWindow(ctx, spec, from);
+  if (spec.kind === 'season') return seasonWindow(ctx, spec, from, least, hand.op.budsDecide);
+  if (spec.kind === 'cold') return coldWindow(ctx, spec, from, least);
 
   const before = hand.step.after[0];
   const anchor = before ? ctx.dates.get(before.step) : undefined;

@@ -1,9 +1,10 @@
-import { compileCourse, diffCourse, type Course, type Moved } from '@gonimos/core/course';
+import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
 import type { Db, Sql, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
 import { readFacts, type CohortFacts } from './facts.ts';
 import { completeFacts, readPlanning, type Planning } from './planning.ts';
-import { readPlans, writeChanges, writePlans } from './store.ts';
+import { wantersOf } from '../stock/store.ts';
+import { readPlans, writeChanges, writePlans, type Plan } from './store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
 export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
@@ -32,7 +33,22 @@ export async function replan(
   );
   await writePlans(trx, plans, planning.today);
   await writeChanges(trx, planning.today, cause, moved);
+  if (shared === undefined) await replanCrowded(trx, plans, planning);
   return moved;
+}
+
+/** Containers that these plans now want, or no longer want, may fall short for others or be free again. */
+async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promise<void> {
+  const wants = (steps: readonly PlannedStep[]) =>
+    steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
+  const kinds = new Set<string>();
+  for (const { kept, course } of plans) {
+    const [was, now] = [new Set(wants(kept)), new Set(wants(course.steps))];
+    for (const w of [...was, ...now]) if (!was.has(w) || !now.has(w)) kinds.add(w.split(' ')[0]);
+  }
+  const own = new Set(plans.map((p) => p.cohortId));
+  const others = (await wantersOf(trx, [...kinds], planning.today)).filter((id) => !own.has(id));
+  if (others.length > 0) await replan(trx, others, 'containers are spoken for', planning);
 }
 
 const CHUNK = 50;

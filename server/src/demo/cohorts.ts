@@ -110,6 +110,7 @@ export const COHORTS: DemoCohort[] = [
     goalCaliper: 35,
     note: 'Warm then cold; half came up a year late and were thrown out.',
     luck: { up: 0.4, loss: 0.03 },
+    vigour: { on: '2036-10-22', value: 2 },
   },
   {
     code: 'FM-30',

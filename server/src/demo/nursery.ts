@@ -83,7 +83,11 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
       if (spec.vigour)
         await trx('record').insert({
           ...{ id: randomUUID(), cohort_id: id, kind: 'look', on_date: spec.vigour.on, done: null },
-          ...{ vigour: spec.vigour.value, note: 'Thin needles, short candles.', person_id: people[1].id },
+          ...{
+            vigour: spec.vigour.value,
+            note: 'Short growth, pale, little of it hardened.',
+            person_id: people[1].id,
+          },
         });
       say(`  ${spec.code} lived through its years`);
     }

@@ -91,7 +91,7 @@ export async function recordWork(trx: Trx, r: NewRecord, person: Person | null):
       container: r.container ? cohort.container : null,
       placeId: r.placeId ? cohort.place_id : null,
       odds,
-      alive: looksForLife ? { alive: cohort.live - lost, of: cohort.live } : null,
+      alive: looksForLife ? { alive: Math.max(0, cohort.live - lost), of: cohort.live } : null,
     },
     person?.id ?? null,
   );

@@ -25,7 +25,7 @@ export function stockRoutes(app: FastifyInstance): void {
       const today = todayAt(await readNursery(app.db));
       await writeCount(app.db, body, today);
       const cause = `${container(body.container).name}: counted on the shelf`;
-      await replanSome(app.db, await wantersOf(app.db, body.container, today), cause);
+      await replanSome(app.db, await wantersOf(app.db, [body.container], today), cause);
       return readStock(app.db, today);
     },
   });

@@ -91,11 +91,12 @@ export async function writeCount(sql: Sql, c: CountStock, today: string): Promis
   if (written.length === 0) throw conflict('This kind was counted meanwhile.', await readStock(sql, today));
 }
 
-/** Cohorts with a step that wants this kind soon. */
-export const wantersOf = (sql: Sql, kind: string, today: string): Promise<string[]> =>
+/** Cohorts with a step that soon wants one of these kinds, as far as they have been counted. */
+export const wantersOf = (sql: Sql, kinds: string[], today: string): Promise<string[]> =>
   sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohort_id')
-    .where({ 's.status': 'planned', 's.container': kind, 'c.growing': true })
+    .where({ 's.status': 'planned', 'c.growing': true })
+    .whereIn('s.container', sql('container_stock').whereIn('container', kinds).select('container'))
     .where('s.target', '<=', addDays(today, SPOKEN_FOR))
     .distinct()
     .pluck('s.cohort_id');

@@ -37,7 +37,7 @@ function causesFor(f: CohortFacts, book: SeasonBook, rings: RingRun, found: Foun
   const kind = container(f.container);
   const litres = kind.wall === 'ground' ? 400 : roomPerPlant(kind, f.live);
   const season = book.seasonOf(toDay(on));
-  const caliper = f.sizes.findLast((s) => s.caliper !== null)?.caliper ?? caliperBefore(rings, season + 1);
+  const caliper = f.sizes.findLast((s) => s.caliper !== null)?.caliper ?? caliperBefore(rings, season);
   const rooted = Object.values(f.steps)
     .filter((s) => s.status === 'done' && s.container)
     .map((s) => s.doneOn!)
@@ -94,6 +94,6 @@ export async function recordVisit(trx: Trx, v: NewVisit, person: Person): Promis
   });
   if (into) await trx('cohort').where({ id: v.cohortId }).update({ container: into });
   if (v.taxonId) await trx('cohort').where({ id: v.cohortId }).update({ taxon_id: v.taxonId });
-  const moved = await replan(trx, [v.cohortId], 'a surprise on opening was recorded', { ...planning });
+  const moved = await replan(trx, [v.cohortId], 'a surprise on opening was recorded');
   return { recordId: v.id, causes, checkOn, moved: moved.get(v.cohortId) ?? [] };
 }

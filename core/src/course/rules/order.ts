@@ -35,7 +35,7 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
         demands.push({
           rule: 'order',
           notBefore: 'never',
-          text: `Waits for ‘${before.title}’, which has no date`,
+          text: `Waits for ‘${before.title}’, which has no date${before.why ? `: ${before.why}` : ''}`,
           figures: [],
         });
       continue;
