@@ -1,21 +1,5 @@
 import { DUST, OPENING, ROOT_WORK, SAW, WIRE, growth, lag, season, warmth } from './windows.ts';
-import { row } from './row.ts';
-
-const AFTER_ROOTS = [
-  {
-    operation: 'mist',
-    window: lag(0, 10),
-    groups: ['juniper-cypress', 'evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub'],
-  },
-  {
-    operation: 'shade',
-    window: lag(0, 2),
-    groups: ['evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub', 'juniper-cypress'],
-  },
-  { operation: 'survival-look' },
-  { operation: 'wedges-out' },
-  { operation: 'first-feed' },
-] as const;
+import { AFTER_ROOTS, row } from './row.ts';
 
 /** Work on roots and moves between containers. */
 export const ROOTS = [
@@ -184,110 +168,6 @@ export const ROOTS = [
   ),
   row('tile-set', 'Lay the tile under the roots', 'roots', ROOT_WORK, 4, ['tile'], { loss: [0.1, 0] }),
   row(
-    'undercut',
-    'Undercut in the row',
-    'roots',
-    { any: season(['leaf-fall-done', 0], ['bud-swell', -20]) },
-    3,
-    ['spade'],
-    {
-      loss: [0.3, 0],
-      rest: 0.5,
-      caution: 'Spade work: straight back, steel caps; know where cables and drains run before digging.',
-    },
-  ),
-  row(
-    'plant-out',
-    'Plant into the ground row',
-    'container',
-    { any: season(['bud-swell', -21], ['bud-break', 0]) },
-    6,
-    ['spade', 'tile'],
-    {
-      loss: [0.2, 0],
-      rest: 0.5,
-      guard: -6,
-      established: 0.3,
-      moves: true,
-      asks: ['container'],
-      caution: 'Spade work: straight back, steel caps; know where cables and drains run before digging.',
-      aftercare: [{ operation: 'guard-on', window: lag(0, 7) }, { operation: 'survival-look' }],
-    },
-  ),
-  row(
-    'lift',
-    'Lift from the ground',
-    'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
-    25,
-    ['spade', 'saw', 'root shears'],
-    {
-      loss: [0.65, 0.4],
-      rest: 1,
-      guard: -3,
-      crew: 2,
-      skilled: true,
-      moves: true,
-      asks: ['container', 'sizes'],
-      caution: `Big balls: two people or a lift. ${SAW}`,
-      aftercare: AFTER_ROOTS,
-    },
-  ),
-  row(
-    'lift-replant',
-    'Lift, correct roots, replant in the row',
-    'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
-    18,
-    ['spade', 'root shears', 'tile'],
-    {
-      loss: [0.5, 0.3],
-      rest: 1,
-      guard: -5,
-      crew: 2,
-      skilled: true,
-      asks: ['sizes'],
-      caution: `Big balls: two people or a lift. ${SAW}`,
-      aftercare: [{ operation: 'survival-look' }],
-    },
-  ),
-  row(
-    'sale-lift',
-    'Lift for bare-root sale',
-    'roots',
-    { any: season(['leaf-fall-done', 10], ['bud-swell', -28]) },
-    6,
-    ['spade', 'labels'],
-    {
-      loss: [0.4, 0.1],
-      crew: 2,
-      moves: true,
-      asks: ['grades', 'sizes'],
-      caution: 'Plant-health rules for roots and soil in transit: as the local authority says.',
-    },
-  ),
-  row(
-    'collect',
-    'Lift a garden plant: reduce, circle, undercut',
-    'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
-    60,
-    ['spade', 'saw', 'burlap'],
-    {
-      loss: [0.6, 0.4],
-      rest: 2,
-      crew: 2,
-      skilled: true,
-      asks: ['container', 'sizes'],
-      caution: `Permission first. Big balls: two people or a lift. ${SAW}`,
-      aftercare: [
-        { operation: 'shade', window: lag(0, 2) },
-        { operation: 'survival-look' },
-        { operation: 'root-check' },
-      ],
-    },
-  ),
-  row(
     'dry-wounds',
     'Cut roots and lay dry',
     'roots',
@@ -318,19 +198,6 @@ export const ROOTS = [
   row('root-check', 'Root check: lift and look at the holes', 'care', { any: growth(0.8, 45) }, 1, [
     'tally card',
   ]),
-  row(
-    'escape-cut',
-    'Cut the roots that escaped into the ground',
-    'roots',
-    { any: season(['leaf-fall-done', 0], ['bud-swell', -14]) },
-    4,
-    ['spade', 'root shears'],
-    {
-      loss: [0.35, 0.15],
-      rest: 1,
-      caution: SAW,
-    },
-  ),
   row(
     'fuse',
     'Fuse: place, bind, plant',

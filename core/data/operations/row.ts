@@ -1,5 +1,6 @@
 import type { Operation } from '../../src/operations/index.ts';
 import { cp } from '../../src/params/index.ts';
+import { lag } from './windows.ts';
 
 interface More {
   /** share of root and of top taken */
@@ -54,3 +55,20 @@ export function row(
     ...(apart ? { apart: { from: apart.from, days: cp(apart.days, 'days') } } : {}),
   };
 }
+
+/** What follows work on roots. */
+export const AFTER_ROOTS = [
+  {
+    operation: 'mist',
+    window: lag(0, 10),
+    groups: ['juniper-cypress', 'evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub'],
+  },
+  {
+    operation: 'shade',
+    window: lag(0, 2),
+    groups: ['evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub', 'juniper-cypress'],
+  },
+  { operation: 'survival-look' },
+  { operation: 'wedges-out' },
+  { operation: 'first-feed' },
+] as const;

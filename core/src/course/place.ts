@@ -129,7 +129,7 @@ export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWork
     if (blocking.notBefore === 'never') return fail(blocking.text, blocking.offers ?? null);
     from = Math.max(from, blocking.notBefore);
   }
-  return fail((pushedBy as Demand | null)?.text ?? 'no window in which every rule agrees');
+  return fail(pushedBy?.text ?? 'no window in which every rule agrees');
 }
 
 /** The first rule that speaks against doing a step on a day; null when all agree. */

@@ -1,18 +1,11 @@
-import { placeInYear, seasonOf, seasonSpan, type Day, type Hemisphere } from '../calendar/index.ts';
-import { indoors, type Climate } from './climate.ts';
-import { coldSpells, type ColdSpells } from './cold.ts';
-import { degreeDays } from './degree-days.ts';
-import {
-  seasonMarkers,
-  type Fixed,
-  type Marker,
-  type MarkerDays,
-  type MarkerName,
-  type SeasonMarkers,
-} from './markers.ts';
+import { seasonOf, seasonSpan, type Day, type Hemisphere } from '../calendar/index.ts';
+import type { Climate } from './climate.ts';
+import type { ColdSpells } from './cold.ts';
+import type { Marker, MarkerDays, MarkerName, SeasonMarkers } from './markers.ts';
+import { kept, moved, seasonModel, type SeasonModel } from './model.ts';
 import { learnedOffset, markerOf, sightsOf, type Observation, type SeasonalKind } from './observe.ts';
-import { outdoorsOf, outlookOf, type Outlook } from './outlook.ts';
-import { atPlace, simulate, type WeatherRun } from './weather.ts';
+import type { Outlook } from './outlook.ts';
+import type { WeatherRun } from './weather.ts';
 
 export type Phenology = SeasonalKind['phenology'];
 
@@ -57,26 +50,6 @@ const FOLLOWS: Partial<Record<MarkerName, MarkerName>> = {
 /** Days of doubt either way when a sight only announces a marker. */
 const ANNOUNCED = 5;
 
-const moved = (m: Marker, by: number): Marker =>
-  m.kind === 'days' ? { ...m, p02: m.p02 + by, p10: m.p10 + by, p50: m.p50 + by, p90: m.p90 + by } : m;
-
-/** Moves a season's markers to another year without drawing the weather again. */
-const shifted = (markers: SeasonMarkers, by: number): SeasonMarkers =>
-  Object.fromEntries(Object.entries(markers).map(([name, m]) => [name, moved(m, by)])) as SeasonMarkers;
-
-/** Keeps what was worked out for each key. */
-function kept<K, V>(make: (key: K) => V): (key: K) => V {
-  const have = new Map<K, V>();
-  return (key) => {
-    let value = have.get(key);
-    if (value === undefined) {
-      value = make(key);
-      have.set(key, value);
-    }
-    return value;
-  };
-}
-
 export interface BookOptions {
   /** what growers have seen, here and at other places */
   seen?: readonly Observation[];
@@ -84,33 +57,22 @@ export interface BookOptions {
   years?: number;
   /** the open air of the same site; the book itself when not given */
   outside?: SeasonBook;
+  model?: SeasonModel;
 }
 
 const NOBODY: SeasonalKind = { id: '', phenology: 'standard' };
 
-/** `known`: the outdoor weather record so far; seasons it reaches into are forecast from it. */
+/**
+ * The season of a place as seen by growers. `known`: the outdoor weather record so far; seasons it reaches
+ * into are forecast from it. A model worked out before for the same place and record may be handed in.
+ */
 export function seasonBook(
   c: Climate,
   known?: WeatherRun,
-  { seen = [], years = 200, outside }: BookOptions = {},
+  { seen = [], years, outside, model = seasonModel(c, known, years) }: BookOptions = {},
 ): SeasonBook {
-  const knownTo = known ? known.from + known.tmin.length - 1 : -Infinity;
-  const reaches = (year: number) => {
-    const { chillFrom } = seasonSpan(year, c.hemisphere);
-    return known !== undefined && known.from <= chillFrom && knownTo >= chillFrom;
-  };
-  const ordinary = kept((year: number) => seasonMarkers(c, year, undefined, years));
-  let ordinaryYear: number | undefined;
-
-  const modelled = kept((key: string): SeasonMarkers => {
-    const { year, fixed } = JSON.parse(key) as { year: number; fixed: Fixed };
-    if (reaches(year) || Object.keys(fixed).length > 0)
-      return seasonMarkers(c, year, reaches(year) ? known : undefined, years, fixed);
-    ordinaryYear ??= year;
-    const from = seasonSpan(ordinaryYear, c.hemisphere).from;
-    return shifted(ordinary(ordinaryYear), seasonSpan(year, c.hemisphere).from - from);
-  });
-  const plainSeason = kept((year: number) => modelled(JSON.stringify({ year, fixed: {} })));
+  const { modelled } = model;
+  const plainSeason = kept((year: number) => modelled(year, {}));
   const seenIn = kept((year: number) => seen.some((o) => o.here && o.season === year));
 
   function offsetOf(kind: SeasonalKind, name: MarkerName, year: number): MarkerDays['learned'] | null {
@@ -144,7 +106,7 @@ export function seasonBook(
         : plain;
     }
     const { own, fixed } = sightsOf(seen, year, kind);
-    const m = modelled(JSON.stringify({ year, fixed }))[real];
+    const m = modelled(year, fixed)[real];
     if (m.kind === 'no-marker') return m;
     const sight = own[real];
     if (sight) {
@@ -173,35 +135,6 @@ export function seasonBook(
     return { from: begin, to: Math.max(begin + 30, end.kind === 'days' ? end.p50 : begin + 220) };
   });
 
-  const drawn = kept((year: number): WeatherRun[] => {
-    const span = seasonSpan(year, c.hemisphere);
-    const use = reaches(year) ? known : undefined;
-    const length = span.to - span.chillFrom + 1 + 180;
-    return Array.from({ length: years }, (_, i) =>
-      atPlace(c, simulate(c, i + 1, span.chillFrom, length, use)),
-    );
-  });
-  /** Years no record reaches into look alike: one set, moved. */
-  let firstOrdinary: number | undefined;
-  const yearsOf = (year: number): WeatherRun[] => {
-    if (reaches(year)) return drawn(year);
-    firstOrdinary ??= year;
-    const by = seasonSpan(year, c.hemisphere).chillFrom - seasonSpan(firstOrdinary, c.hemisphere).chillFrom;
-    return drawn(firstOrdinary).map((r) => ({ ...r, from: r.from + by }));
-  };
-  const cold = kept((key: string) => {
-    const [threshold, year] = key.split(' ').map(Number);
-    return coldSpells(yearsOf(year), seasonSpan(year, c.hemisphere), threshold);
-  });
-
-  // ordinary warmth above a base from 1 January of one year on, over three years: running totals
-  const warmth = kept((base: number) => {
-    const sums = new Float64Array(3 * 365 + 1);
-    for (let d = 0; d < 3 * 365; d++)
-      sums[d + 1] = sums[d] + degreeDays(...indoors(c.offset, c.tmin[d % 365], c.tmax[d % 365]), base);
-    return sums;
-  });
-
   const book: SeasonBook = {
     hemisphere: c.hemisphere,
     climate: c,
@@ -209,7 +142,7 @@ export function seasonBook(
     span: (year) => seasonSpan(year, c.hemisphere),
     season: (year) => {
       const { own, fixed } = sightsOf(seen, year, NOBODY);
-      const markers = modelled(JSON.stringify({ year, fixed }));
+      const markers = modelled(year, fixed);
       if (Object.keys(own).length === 0) return markers;
       const names = Object.keys(markers) as MarkerName[];
       return Object.fromEntries(
@@ -217,23 +150,12 @@ export function seasonBook(
       ) as SeasonMarkers;
     },
     marker,
-    warmthBy(from, wanted, base = 5) {
-      const sums = warmth(base);
-      const at = placeInYear(from + 1);
-      let [low, high] = [at, at + 730];
-      if (sums[high] - sums[at] < wanted) return null;
-      while (low < high) {
-        const mid = (low + high) >> 1;
-        if (sums[mid] - sums[at] >= wanted) high = mid;
-        else low = mid + 1;
-      }
-      return from + low - at;
-    },
+    warmthBy: model.warmthBy,
     growing: (year, kind) => growing(`${year} ${kind.phenology} ${seen.length > 0 ? kind.id : ''}`),
-    outlook: kept(outlookOf(c, known)),
-    outdoors: kept(outdoorsOf(c, known)),
-    coldBelow: (threshold, year) => cold(`${threshold} ${year}`),
-    years: yearsOf,
+    outlook: model.outlook,
+    outdoors: model.outdoors,
+    coldBelow: model.coldBelow,
+    years: model.years,
     get outside() {
       return outside ?? book;
     },

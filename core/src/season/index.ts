@@ -4,6 +4,7 @@ export * from './cold.ts';
 export * from './day-length.ts';
 export * from './degree-days.ts';
 export * from './markers.ts';
+export { seasonModel, type SeasonModel } from './model.ts';
 export * from './observe.ts';
 export * from './outlook.ts';
 export * from './weather.ts';

@@ -1,4 +1,11 @@
-import { climateOf, seasonBook, type SeasonBook, type WeatherRun } from '@gonimos/core/season';
+import {
+  climateOf,
+  seasonBook,
+  seasonModel,
+  type SeasonBook,
+  type SeasonModel,
+  type WeatherRun,
+} from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
 import { listClimates, readNursery, siteOf } from '../nursery/store.ts';
 import { asSeenFrom, readObservations } from '../observations/store.ts';
@@ -6,7 +13,18 @@ import { readWeather, recordState } from './store.ts';
 
 const MOST = 60;
 const kept = new Map<string, SeasonBook>();
+const models = new Map<string, SeasonModel>();
 let weather: { key: string; run: WeatherRun | null } | null = null;
+
+function keep<T>(all: Map<string, T>, key: string, make: () => T): T {
+  let one = all.get(key);
+  if (!one) {
+    one = make();
+    all.set(key, one);
+    if (all.size > MOST) all.delete(all.keys().next().value!);
+  }
+  return one;
+}
 
 /**
  * The season book of every place, by place id. Books are worked out once for each state of site, place,
@@ -14,28 +32,26 @@ let weather: { key: string; run: WeatherRun | null } | null = null;
  */
 export async function seasonBooks(sql: Sql): Promise<Map<string, SeasonBook>> {
   const nursery = await readNursery(sql);
-  const key = `${nursery.id} ${nursery.version} ${await recordState(sql)}`;
+  const { latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom } = nursery;
+  const weatherOf = JSON.stringify([latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom]);
+  const key = `${nursery.id} ${weatherOf} ${await recordState(sql)}`;
   if (weather?.key !== key) weather = { key, run: await readWeather(sql) };
   const seen = await readObservations(sql);
   const all = seen.map((o) => o.id).join();
   const site = siteOf(nursery);
-  const keep = (own: string, make: () => SeasonBook): SeasonBook => {
-    let book = kept.get(own);
-    if (!book) {
-      book = make();
-      kept.set(own, book);
-      if (kept.size > MOST) kept.delete(kept.keys().next().value!);
-    }
-    return book;
-  };
   const run = weather.run ?? undefined;
-  const outside = keep(`${key} outside`, () => seasonBook(climateOf(site), run));
+  const outside = keep(kept, `${key} outside`, () => seasonBook(climateOf(site), run));
   const books = new Map<string, SeasonBook>();
   for (const place of await listClimates(sql)) {
-    const own = `${key} ${place.night} ${place.day} ${place.heatedTo} ${place.id} ${all}`;
+    // what was seen changes the book of a place, but not the weather years under it
+    const climate = climateOf(site, place);
+    const own = `${key} ${place.night} ${place.day} ${place.heatedTo}`;
+    const model = keep(models, own, () => seasonModel(climate, run));
     books.set(
       place.id,
-      keep(own, () => seasonBook(climateOf(site, place), run, { outside, seen: asSeenFrom(seen, place.id) })),
+      keep(kept, `${own} ${place.id} ${all}`, () =>
+        seasonBook(climate, run, { outside, model, seen: asSeenFrom(seen, place.id) }),
+      ),
     );
   }
   return books;

@@ -1,14 +1,13 @@
 import type { FastifyInstance } from 'fastify';
 import { stationAnswer } from '@gonimos/contract/station';
-import type { Reading } from '@gonimos/core/station';
 import type { Db } from '../db/index.ts';
 import { findNursery, type NurseryRow } from '../nursery/store.ts';
 import { insertReadings } from './store.ts';
 
 const TIMEOUT_MS = 5000;
 const FRESH_MS = 60_000;
-/** When each address was last asked, in this process. */
-const asked = new Map<string, number>();
+/** When each address was last asked, by this server. */
+const asked = new WeakMap<FastifyInstance, Map<string, number>>();
 
 async function ask(app: FastifyInstance, url: string | null): Promise<unknown> {
   if (url === null) {
@@ -34,13 +33,15 @@ export async function pollStation(app: FastifyInstance, db: Db): Promise<string 
   const nursery = await findNursery(db);
   const station = nursery && stationOf(nursery);
   if (!station) return null;
-  const key = `${nursery.id} ${station.url} ${nursery.demoToday}`;
+  const key = `${station.url} ${nursery.demoToday}`;
+  const mine = asked.get(app) ?? new Map<string, number>();
+  asked.set(app, mine);
   const last = await db('setting').where({ key: 'station name' }).first('value');
-  if (Date.now() - (asked.get(key) ?? 0) < FRESH_MS) return last?.value ?? null;
-  asked.set(key, Date.now());
+  if (Date.now() - (mine.get(key) ?? 0) < FRESH_MS) return last?.value ?? null;
+  mine.set(key, Date.now());
   try {
     const answer = stationAnswer.validateSync(await ask(app, station.url), { strict: true });
-    await insertReadings(db, answer.readings as Reading[]);
+    await insertReadings(db, answer.readings);
     await db('setting').insert({ key: 'station name', value: answer.station }).onConflict('key').merge();
     return answer.station;
   } catch (error) {

@@ -296,7 +296,7 @@ function Editor({
                 programmeId: key,
                 basedOn: based,
                 copyOf: copy ? from.id : null,
-                programme: programme as never,
+                programme: programme,
               },
               { onSuccess: () => void navigate('/library'), onError: () => (id.current = newId()) },
             );

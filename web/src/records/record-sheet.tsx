@@ -1,6 +1,5 @@
 import { useRef, useState } from 'react';
-import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
-import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { newRecord, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
@@ -12,6 +11,7 @@ import { duration } from '../shared/dates';
 import { dropDraft, readDraft, useDraft } from '../shared/draft';
 import { Field, Trouble } from '../shared/field';
 import { Sheet } from '../shared/sheet';
+import { Losses, type LossInput } from './losses';
 import { Outcome } from './outcome';
 import { useRecordWork } from './queries';
 
@@ -38,7 +38,7 @@ interface Inputs {
   finished: boolean;
   emerged: string;
   /** each line keeps its id, so that sending again after silence is the same request */
-  losses: { id: string; kind: 'lost_before_emergence' | 'lost' | 'culled'; count: string; cause: string }[];
+  losses: LossInput[];
   container: string;
   calipers: string;
   heights: string;
@@ -140,7 +140,6 @@ export function RecordSheet({
     },
   });
   useDraft(draftKey, form);
-  const losses = useFieldArray({ control: form.control, name: 'losses', keyName: 'row' });
   const [fault, setFault] = useState<string | null>(null);
   const { errors } = form.formState;
 
@@ -233,51 +232,7 @@ export function RecordSheet({
           </Field>
         )}
         {step.odds !== null && <Sure form={form} odds={step.odds} />}
-        <fieldset className="grid gap-2">
-          <legend className="mb-1 font-semibold">Losses</legend>
-          {losses.fields.map((f, i) => {
-            const kind = form.watch(`losses.${i}.kind`);
-            return (
-              <div key={f.row} className="grid grid-cols-[5rem_1fr] gap-2 xs:grid-cols-[5rem_1fr_1fr]">
-                <input
-                  {...number}
-                  className="input w-full"
-                  aria-label={`Loss ${i + 1}, how many`}
-                  placeholder="0"
-                  {...form.register(`losses.${i}.count`)}
-                />
-                <select
-                  className="select w-full"
-                  aria-label={`Loss ${i + 1}, kind`}
-                  {...form.register(`losses.${i}.kind`)}
-                >
-                  {step.pending > 0 && <option value="lost_before_emergence">before it was up</option>}
-                  <option value="lost">lost</option>
-                  <option value="culled">culled</option>
-                </select>
-                <select
-                  className="select col-span-2 w-full xs:col-span-1"
-                  aria-label={`Loss ${i + 1}, cause`}
-                  {...form.register(`losses.${i}.cause`)}
-                >
-                  {(kind === 'culled' ? CULL_REASONS : CAUSES).map((c) => (
-                    <option key={c}>{c}</option>
-                  ))}
-                </select>
-              </div>
-            );
-          })}
-          {errors.losses?.message && (
-            <p className="text-sm font-semibold text-error">{errors.losses.message}</p>
-          )}
-          <button
-            type="button"
-            className="btn btn-ghost justify-self-start border border-base-300"
-            onClick={() => losses.append({ id: newId(), kind: 'lost', count: '', cause: 'unknown' })}
-          >
-            Another cause
-          </button>
-        </fieldset>
+        <Losses form={form} pending={step.pending} />
         {asks.has('container') && (
           <Field label="Into" error={errors.container?.message}>
             <select className="select" {...form.register('container')}>

@@ -28,7 +28,7 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
         ...(json ? { 'content-type': 'application/json' } : {}),
         ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
       },
-      ...(body === undefined ? {} : { body: json ? JSON.stringify(body) : (body as FormData) }),
+      ...(body === undefined ? {} : { body: json ? JSON.stringify(body) : body }),
     });
   } catch {
     throw new Failure(null, 'No answer from the nursery’s server. What you typed is kept: try again.');

@@ -1,0 +1,106 @@
+import { placeInYear, seasonSpan, type Day } from '../calendar/index.ts';
+import { indoors, type Climate } from './climate.ts';
+import { coldSpells, type ColdSpells } from './cold.ts';
+import { degreeDays } from './degree-days.ts';
+import { seasonMarkers, type Fixed, type Marker, type SeasonMarkers } from './markers.ts';
+import { outdoorsOf, outlookOf, type Outlook } from './outlook.ts';
+import { atPlace, simulate, type WeatherRun } from './weather.ts';
+
+/** What climate and record alone say of a place, worked out once and kept; sights are laid on top of it. */
+export interface SeasonModel {
+  /** markers of a season when some are fixed by what was seen */
+  modelled: (year: number, fixed: Fixed) => SeasonMarkers;
+  years: (year: number) => WeatherRun[];
+  coldBelow: (threshold: number, year: number) => ColdSpells;
+  warmthBy: (from: Day, degreeDays: number, base?: number) => Day | null;
+  outlook: (day: Day) => Outlook;
+  outdoors: (day: Day) => Outlook;
+}
+
+/** Keeps what was worked out for each key. */
+export function kept<K, V>(make: (key: K) => V): (key: K) => V {
+  const have = new Map<K, V>();
+  return (key) => {
+    let value = have.get(key);
+    if (value === undefined) {
+      value = make(key);
+      have.set(key, value);
+    }
+    return value;
+  };
+}
+
+export const moved = (m: Marker, by: number): Marker =>
+  m.kind === 'days' ? { ...m, p02: m.p02 + by, p10: m.p10 + by, p50: m.p50 + by, p90: m.p90 + by } : m;
+
+/** Moves a season's markers to another year without drawing the weather again. */
+const shifted = (markers: SeasonMarkers, by: number): SeasonMarkers =>
+  Object.fromEntries(Object.entries(markers).map(([name, m]) => [name, moved(m, by)])) as SeasonMarkers;
+
+/** `years`: simulated years a marker rests on. */
+export function seasonModel(c: Climate, known?: WeatherRun, years = 200): SeasonModel {
+  const knownTo = known ? known.from + known.tmin.length - 1 : -Infinity;
+  const reaches = (year: number) => {
+    const { chillFrom } = seasonSpan(year, c.hemisphere);
+    return known !== undefined && known.from <= chillFrom && knownTo >= chillFrom;
+  };
+  const ordinary = kept((year: number) => seasonMarkers(c, year, undefined, years));
+  let ordinaryYear: number | undefined;
+
+  const markers = kept((key: string): SeasonMarkers => {
+    const { year, fixed } = JSON.parse(key) as { year: number; fixed: Fixed };
+    if (reaches(year) || Object.keys(fixed).length > 0)
+      return seasonMarkers(c, year, reaches(year) ? known : undefined, years, fixed);
+    ordinaryYear ??= year;
+    const from = seasonSpan(ordinaryYear, c.hemisphere).from;
+    return shifted(ordinary(ordinaryYear), seasonSpan(year, c.hemisphere).from - from);
+  });
+  const drawn = kept((year: number): WeatherRun[] => {
+    const span = seasonSpan(year, c.hemisphere);
+    const use = reaches(year) ? known : undefined;
+    const length = span.to - span.chillFrom + 1 + 180;
+    return Array.from({ length: years }, (_, i) =>
+      atPlace(c, simulate(c, i + 1, span.chillFrom, length, use)),
+    );
+  });
+  /** Years no record reaches into look alike: one set, moved. */
+  let firstOrdinary: number | undefined;
+  const yearsOf = (year: number): WeatherRun[] => {
+    if (reaches(year)) return drawn(year);
+    firstOrdinary ??= year;
+    const by = seasonSpan(year, c.hemisphere).chillFrom - seasonSpan(firstOrdinary, c.hemisphere).chillFrom;
+    return drawn(firstOrdinary).map((r) => ({ ...r, from: r.from + by }));
+  };
+  const cold = kept((key: string) => {
+    const [threshold, year] = key.split(' ').map(Number);
+    return coldSpells(yearsOf(year), seasonSpan(year, c.hemisphere), threshold);
+  });
+
+  // ordinary warmth above a base from 1 January of one year on, over three years: running totals
+  const warmth = kept((base: number) => {
+    const sums = new Float64Array(3 * 365 + 1);
+    for (let d = 0; d < 3 * 365; d++)
+      sums[d + 1] = sums[d] + degreeDays(...indoors(c.offset, c.tmin[d % 365], c.tmax[d % 365]), base);
+    return sums;
+  });
+
+  return {
+    modelled: (year, fixed) => markers(JSON.stringify({ year, fixed })),
+    years: yearsOf,
+    coldBelow: (threshold, year) => cold(`${threshold} ${year}`),
+    warmthBy(from, wanted, base = 5) {
+      const sums = warmth(base);
+      const at = placeInYear(from + 1);
+      let [low, high] = [at, at + 730];
+      if (sums[high] - sums[at] < wanted) return null;
+      while (low < high) {
+        const mid = (low + high) >> 1;
+        if (sums[mid] - sums[at] >= wanted) high = mid;
+        else low = mid + 1;
+      }
+      return from + low - at;
+    },
+    outlook: kept(outlookOf(c, known)),
+    outdoors: kept(outdoorsOf(c, known)),
+  };
+}

@@ -1,0 +1,159 @@
+import { expect } from 'chai';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import sharp from 'sharp';
+import type { CohortCourse, PlanChange } from '@gonimos/contract/course';
+import type { ObservationOutcome } from '@gonimos/contract/observations';
+import type { SeasonOfPlace } from '@gonimos/contract/season';
+import type { StationNow } from '@gonimos/contract/station';
+import { addDays, isIsoDate } from '@gonimos/core/calendar';
+import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
+
+const TODAY = '2037-03-09';
+
+describe('season, station and pictures', () => {
+  let b: Bench;
+  let v: Visitor;
+  let places: { id: string; name: string; version: number }[];
+  before(async () => {
+    b = await bench();
+    v = await b.visitor('grower');
+    places = await v.get('/places');
+    // shelves are full but where a test says otherwise
+    await b.db('container_stock').update({ counted: 100_000 });
+  });
+  after(() => b.close());
+
+  const placeId = (name: string) => places.find((p) => p.name === name)!.id;
+  const course = (cohortId: string) => v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
+  const step = async (cohortId: string, key: string) =>
+    (await course(cohortId)).steps.find((s) => s.key === key)!;
+  /** Stock that stands before its first root correction, open this spring. */
+  async function ready(more: Record<string, unknown> = {}) {
+    const c = await seedCohort(v, 30, {
+      standsAt: 'correct',
+      started: 'spring 2035',
+      container: 'cell-60',
+      ...more,
+    });
+    expect((await v.post('/cohorts', c)).statusCode).to.equal(200);
+    return c;
+  }
+
+  it('white tips seen move the opening at that place, are kept as the cause, and can be taken back', async () => {
+    const c = await ready({ placeId: placeId('South bench'), taxonId: 'tilia-cordata' });
+    const elsewhere = await ready({ placeId: placeId('North bench'), taxonId: 'tilia-cordata' });
+    const [before, there] = [await step(c.id, 'correct'), await step(elsewhere.id, 'correct')];
+    const seen = {
+      id: id(),
+      placeId: c.placeId,
+      taxonId: 'tilia-cordata',
+      kind: 'white-tips',
+      on: '2037-03-08',
+    };
+    const answer = (await v.post('/observations', seen)).json<ObservationOutcome>();
+    expect(answer.cohorts).to.be.at.least(1);
+    expect(isIsoDate(answer.observation.expected)).to.equal(true);
+    const after = await step(c.id, 'correct');
+    // tips run twelve days ahead of bud swell; root work closes five days after bud break
+    expect(after.reasons[0].text).to.match(/white root tips seen \{2037-03-08\}/);
+    expect(after.closes).not.to.equal(before.closes);
+    expect((await step(elsewhere.id, 'correct')).closes).to.equal(there.closes);
+    const changes = await v.get<PlanChange[]>(`/cohorts/${c.id}/changes`);
+    expect(changes[0].cause).to.equal('white root tips seen');
+    const season = await v.get<SeasonOfPlace>(`/places/${c.placeId}/season`);
+    expect(season.seen.map((s) => s.id)).to.include(seen.id);
+    expect((await v.post('/observations', seen)).statusCode, 'sent twice counts once').to.equal(200);
+    expect((await v.post(`/observations/${seen.id}/withdraw`, { id: id() })).statusCode).to.equal(200);
+    expect((await step(c.id, 'correct')).closes).to.equal(before.closes);
+  });
+
+  it('takes in a daily record: faults by line, nothing before it is confirmed, then every course is planned again', async () => {
+    const csv =
+      'date,tmin,tmax,rain\n2037-03-07,-1,6,0\n2037-03-08,9,4,0\n2037-02-30,1,2,0\n2037-03-07,0,1,0\n2037-03-09,cold,3,0\n';
+    const look = (await v.post('/weather/import', { id: id(), csv })).json();
+    expect(look).to.include({ days: 1, written: 0 });
+    expect(look.faults.map((f: { line: number; field: string }) => `${f.line} ${f.field}`)).to.deep.equal([
+      '3 tmax',
+      '4 date',
+      '5 date',
+      '6 tmin',
+    ]);
+    const days = Array.from({ length: 40 }, (_, i) => `${addDays('2037-01-29', i)},9,17`).join('\n');
+    const south = placeId('North bench');
+    const before = await v.get<SeasonOfPlace>(`/places/${south}/season`);
+    const body = { id: id(), csv: `date,tmin,tmax\n${days}\n`, confirm: true };
+    expect((await v.post('/weather/import', body)).json()).to.include({ written: 40 });
+    expect((await v.post('/weather/import', body)).json()).to.include({ written: 40 });
+    const after = await v.get<SeasonOfPlace>(`/places/${south}/season`);
+    const swell = (s: SeasonOfPlace) => s.markers['bud-swell'] as { p50: number };
+    expect(swell(after).p50).to.be.lessThan(swell(before).p50);
+    expect(after.sums[0].degreeDays.at(-1)!).to.be.greaterThan(before.sums[0].degreeDays.at(-1)!);
+  });
+
+  it('keeps pictures by what they are: resized, stripped, thumbnailed; refuses what only says it is one', async () => {
+    const c = await ready();
+    const send = async (bytes: Buffer, name: string, picture = id()) => {
+      const edge = 'xx-edge-xx';
+      const head = `--${edge}\r\ncontent-disposition: form-data; name="picture"; filename="${name}"\r\ncontent-type: image/jpeg\r\n\r\n`;
+      return b.app.inject({
+        method: 'POST',
+        url: `/api/cohorts/${c.id}/pictures?picture=${picture}`,
+        headers: {
+          cookie: v.cookie,
+          'x-csrf-token': v.csrf,
+          'content-type': `multipart/form-data; boundary=${edge}`,
+        },
+        payload: Buffer.concat([Buffer.from(head), bytes, Buffer.from(`\r\n--${edge}--\r\n`)]),
+      });
+    };
+    const large = await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#7a5' } })
+      .withExif({ IFD0: { Copyright: 'somewhere private' } })
+      .png()
+      .toBuffer();
+    const key = id();
+    expect((await send(large, 'tree.png', key)).statusCode).to.equal(200);
+    expect((await send(large, 'tree.png', key)).statusCode, 'sent twice is kept once').to.equal(200);
+    const list = await v.get<{ id: string; width: number; height: number }[]>(`/cohorts/${c.id}/pictures`);
+    expect(list.length).to.equal(1);
+    expect(list[0]).to.include({ id: key, width: 1600, height: 800 });
+    const back = await v.send('GET', `/api/pictures/${key}`);
+    expect(back.headers['content-type']).to.equal('image/jpeg');
+    const meta = await sharp(back.rawPayload).metadata();
+    expect([meta.format, meta.width, meta.exif]).to.deep.equal(['jpeg', 1600, undefined]);
+    expect(
+      (await sharp((await v.send('GET', `/api/pictures/${key}?size=thumb`)).rawPayload).metadata()).width,
+    ).to.equal(320);
+    const fake = await send(Buffer.from('<script>alert(1)</script>'), 'tree.jpg');
+    expect(fake.statusCode).to.equal(422);
+    expect(fake.json().errors[0].field).to.equal('picture');
+    expect((await send(Buffer.alloc(12_600_000, 1), 'huge.jpg')).statusCode).to.equal(413);
+  });
+
+  it('asks the simulated station, or a real one at its address; a broken one changes nothing', async () => {
+    const own = await v.get<StationNow>('/station');
+    expect(own.station).to.equal('Hilltop mast');
+    expect(own.readings.length).to.equal(24);
+    expect(own.latest!.at.slice(0, 10)).to.equal(TODAY);
+    let answer: unknown = {
+      station: 'Roof',
+      readings: [{ at: `${TODAY}T23:30`, temperature: -7.5, humidity: 80, wind: 3, gust: 18, rain: 0 }],
+    };
+    const station = createServer((_q, r) => r.end(JSON.stringify(answer))).listen(0, '127.0.0.1');
+    await new Promise((go) => station.once('listening', go));
+    const port = (station.address() as AddressInfo).port;
+    const at = async (url: string) => {
+      await b.db('nursery').update({ station_url: url });
+      return v.get<StationNow>('/station');
+    };
+    const real = await at(`http://127.0.0.1:${port}/now`);
+    expect(real.station).to.equal('Roof');
+    expect(real.latest).to.include({ temperature: -7.5, gust: 18 });
+    expect(real.warnings.map((w) => w.kind)).to.include('wind');
+    answer = { station: 'Roof', readings: [{ at: 'noon', temperature: 900 }] };
+    const broken = await at(`http://127.0.0.1:${port}/broken`);
+    expect(broken.latest).to.include({ temperature: -7.5 });
+    station.close();
+    await b.db('nursery').update({ station_url: null });
+  });
+});
