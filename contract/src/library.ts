@@ -111,5 +111,7 @@ export interface RetargetAnswer {
   to: { name: string; version: number };
   standsAt: string;
   kept: string[];
+  /** steps passed over: before where it stands, and not done */
+  leftOut: string[];
   change: CourseChange;
 }

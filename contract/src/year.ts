@@ -62,8 +62,9 @@ export interface YearLine {
 
 export interface Year {
   today: string;
-  /** Mondays, the first is that of this week */
+  /** Mondays, the first is that of this week; a few more than are shown, so that no window ends at the edge */
   weeks: string[];
+  shown: number;
   lockedWeeks: string[];
   problem: YearProblem;
   lines: YearLine[];

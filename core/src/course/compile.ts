@@ -225,7 +225,7 @@ class Planner {
       reasons: [
         {
           rule: 'set by hand',
-          text: `Set by hand to {${said.to}} against the rule ‘${said.overrides}’: ${said.reason}`,
+          text: `Set by hand to {${said.to}} against the rule ‘${said.overrides}’${said.reason ? `: ${said.reason}` : ''}`,
           figures: [{ label: 'day set', value: said.to, unit: '', basis: 'your data' }],
           binding: true,
         },

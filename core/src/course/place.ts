@@ -146,11 +146,17 @@ export function objection(
   if (early) return early;
   const window = findWindow(ctx, hand, day, 0);
   if ('none' in window) return { rule: 'window', text: window.none };
-  if (window.opens > day || window.closes < day)
+  if (window.opens > day || window.closes < day) {
+    const earliest = Math.max(ctx.today, ...before.map((d) => d.notBefore as Day));
+    const sooner = findWindow(ctx, hand, earliest);
+    const closed = !('none' in sooner) && sooner.closes < day;
     return {
       rule: 'window',
-      text: `The window opens {${toIso(window.opens)}} and closes {${toIso(window.closes)}}. ${window.text}`,
+      text: closed
+        ? `The window {${toIso(sooner.opens)}} to {${toIso(sooner.closes)}} has closed by then; the next opens {${toIso(window.opens)}}. ${sooner.text}`
+        : `The window opens {${toIso(window.opens)}} and closes {${toIso(window.closes)}}. ${window.text}`,
     };
+  }
   const cut = layerCutOff(ctx, hand, window);
   if (cut && (cut.notBefore === 'never' || day > (cut.closesBy ?? day))) return cut;
   const then = tree.clone().advance(day);

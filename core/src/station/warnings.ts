@@ -39,6 +39,8 @@ export interface Exposed {
   fixed: boolean;
 }
 
+/** With the minus that is not taken for a hyphen. */
+const signed = (t: number) => String(t).replace('-', '−');
 const nightWords = (n: number) => (n === 0 ? 'tonight' : n === 1 ? 'tomorrow night' : `in ${n} nights`);
 
 /** The first night ahead that a cohort will not bear, if there is one. */
@@ -81,7 +83,7 @@ export function warningsFor(
     const sure = w.sure === 'expected' ? 'expected' : 'may come';
     out.push({
       ...w,
-      text: `${w.value} °C ${sure} ${nightWords(w.ahead)} at ${placeName}: ${doing} ${what} (${because})`,
+      text: `${signed(w.value)} °C ${sure} ${nightWords(w.ahead)} at ${placeName}: ${doing} ${what} (${because})`,
     });
   }
   for (let n = 0; n < LOOK_AHEAD; n++) {

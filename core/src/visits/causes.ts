@@ -85,7 +85,10 @@ export function rankCauses(c: RootCase): Cause[] {
       id: 'size',
       name: 'Container too large',
       points: 2 * empty + (has('few-roots') ? 0.6 : 0) + (has('mat-below') ? 0.2 : 0),
-      because: `roots fill ${fill.value} % of ${volume.value} L: the rest stays wet and still`,
+      because:
+        empty > 0
+          ? `roots fill ${fill.value} % of ${volume.value} L: the rest stays wet and still`
+          : `by its size it should fill ${fill.value} % of ${volume.value} L: look whether it does`,
       change: 'Step back to a smaller container of the same mix',
       figures: [
         fill,

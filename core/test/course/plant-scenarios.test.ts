@@ -140,7 +140,7 @@ describe('scenarios: stock, quarantine, hands, buds and odds', () => {
     expect(mayMove(f, outside, today, 'a', '2030-03-20')).to.equal(null);
     const refused = mayMove(f, outside, today, 'a', '2030-07-10')!;
     expect(refused.rule).to.equal('window');
-    expect(refused.text).to.match(/opens \{2031-/);
+    expect(refused.text).to.match(/has closed by then; the next opens \{2031-/);
     const inside = { to: '2030-03-20', overrides: null, reason: '' };
     const set = step(
       compileCourse({ ...f, steps: { ...f.steps, a: { status: 'planned', moved: inside } } }, outside, today),

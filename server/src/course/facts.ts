@@ -150,8 +150,7 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
 export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quarantine'] {
   let held: CourseFacts['quarantine'] = null;
   for (const r of records) {
-    if (r.decision === 'quarantine')
-      held = { since: r.on_date, found: (r.found ?? []).join(', ') || r.note || 'as decided' };
+    if (r.decision === 'quarantine') held = { since: r.on_date, found: r.reason || r.note || 'as decided' };
     if (r.kind === 'released') held = null;
   }
   return held;

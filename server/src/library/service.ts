@@ -1,6 +1,7 @@
 import type { RetargetAnswer, RetargetCohort, SaveProgramme } from '@gonimos/contract/library';
 import type { Outcome } from '@gonimos/contract/records';
 import { changeOfCourse } from '@gonimos/core/course';
+import { operation } from '@gonimos/core/operations';
 import { faultsOf, retarget, type Programme } from '@gonimos/core/programmes';
 import type { StepMap } from '../course/facts.ts';
 import { readPlanning } from '../course/planning.ts';
@@ -52,12 +53,16 @@ async function plan(sql: Sql, r: RetargetCohort) {
 /** What carrying a cohort to another programme or version would change; nothing is written. */
 export async function tryRetarget(sql: Sql, r: RetargetCohort): Promise<RetargetAnswer> {
   const { facts, cohort, to, like, kept, change } = await plan(sql, r);
-  const title = (p: Programme, key: string) => p.steps.find((s) => s.key === key)?.title ?? key;
+  const title = (p: Programme, key: string) => {
+    const s = p.steps.find((x) => x.key === key)!;
+    return s.title ?? operation(s.operation).name;
+  };
   return {
     from: { name: facts.programme.name, version: cohort.programme_version },
     to: { name: to.programme.name, version: to.version },
     standsAt: like.standsAt,
     kept: kept.map(([, now]) => title(to.programme, now)),
+    leftOut: like.leftOut.map((key) => title(to.programme, key)),
     change,
   };
 }

@@ -24,10 +24,10 @@ function frostUntil(book: SeasonBook, today: string): string | null {
   return last.kind === 'days' && toIso(last.p90) >= today ? toIso(last.p90) : null;
 }
 
-/** What is not work but wants an eye: wires that are on, roots cut lately while frost can come. */
+/** What is not work but wants an eye: looks a visit asked for, wires that are on, roots cut lately while frost can come. */
 async function watchList(db: Db, today: string): Promise<Round['watch']> {
   const books = await seasonBooks(db);
-  const { wires, cut } = await readWatched(db, today);
+  const { wires, cut, again } = await readWatched(db, today);
   const watch = [
     ...cut.flatMap((c) => {
       const until = frostUntil(books.get(c.placeId)!, today);
@@ -41,6 +41,11 @@ async function watchList(db: Db, today: string): Promise<Round['watch']> {
           ]
         : [];
     }),
+    ...again.map((a) => ({
+      text: `${a.code}: look again, found {${a.on}}: ${a.found}`,
+      when: a.checkOn,
+      cohortId: a.cohortId,
+    })),
     ...wires.map((w) => ({
       text: `${w.code}: wire on since {${w.doneOn}}, look for bite from`,
       when: w.checkOpens ?? today,

@@ -2,6 +2,8 @@ import type { RoundStep } from '@gonimos/contract/round';
 import type { Sql } from '../db/index.ts';
 
 const GUARD_DAYS = 35;
+/** A check that a visit asked for is told so many days ahead. */
+const LOOK_AHEAD_DAYS = 28;
 
 /** Wires that are on, and roots cut lately, with what is known of each. */
 export async function readWatched(sql: Sql, today: string) {
@@ -22,7 +24,22 @@ export async function readWatched(sql: Sql, today: string) {
   const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done([
     ...['root-correct', 'root-work', 'lift', 'training-pot'],
   ]).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
-  return { wires, cut };
+  const again: { cohortId: string; code: string; on: string; checkOn: string; found: string }[] = await sql(
+    'record as r',
+  )
+    .join('cohort as c', 'c.id', 'r.cohort_id')
+    .where({ 'r.kind': 'visit', 'c.growing': true })
+    .whereNotNull('r.check_on')
+    .whereRaw('r.check_on <= ?::date + ?::int', [today, LOOK_AHEAD_DAYS])
+    // undone, or looked at since
+    .whereNotExists(sql('record as u').whereRaw('u.undoes = r.id').select(sql.raw('1')))
+    .whereNotExists(
+      sql('record as l')
+        .whereRaw("l.cohort_id = r.cohort_id AND l.seq > r.seq AND l.kind IN ('look', 'visit', 'released')")
+        .select(sql.raw('1')),
+    )
+    .select({ cohortId: 'c.id', code: 'c.code', on: 'r.on_date', checkOn: 'r.check_on', found: 'r.reason' });
+  return { wires, cut, again };
 }
 
 const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>

@@ -12,6 +12,9 @@ export const mondayOf = (iso: string): string => {
   return toIso(day - ((((day + 3) % 7) + 7) % 7));
 };
 
+/** Weeks planned beyond those shown: windows that open near the end have room to close. */
+const BEYOND = 10;
+
 /** The plan counts on a day a third into the window. */
 const IDEAL_AT = 0.35;
 const idOf = (cohortId: string, key: string) => `${cohortId} ${key}`;
@@ -60,9 +63,10 @@ function capacityOf(people: Worker[], weeks: string[]) {
 export async function readYear(sql: Sql, count: number): Promise<Year> {
   const today = todayAt(await readNursery(sql));
   const first = mondayOf(today);
-  const weeks = Array.from({ length: count }, (_, i) => addDays(first, 7 * i));
-  const end = addDays(first, 7 * count - 1);
-  const index = (iso: string) => Math.min(count - 1, Math.max(0, Math.floor(daysBetween(first, iso) / 7)));
+  const reach = count + BEYOND;
+  const weeks = Array.from({ length: reach }, (_, i) => addDays(first, 7 * i));
+  const end = addDays(first, 7 * reach - 1);
+  const index = (iso: string) => Math.min(reach - 1, Math.max(0, Math.floor(daysBetween(first, iso) / 7)));
   const rows = await readYearSteps(sql, today, end);
   const main = rows.filter((r) => r.chain === null);
   const ids = new Set(main.map((r) => idOf(r.cohortId, r.key)));
@@ -102,5 +106,13 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
     ...{ title: s.title, lane: s.lane, opens: s.opens, closes: s.closes, target: s.target },
     ...{ week: s.week, split: s.split ?? false, locked: s.locked ?? false },
   }));
-  return { today, weeks, lockedWeeks, problem: { weeks: count, capacity, hands, steps }, lines, people };
+  return {
+    today,
+    weeks,
+    shown: count,
+    lockedWeeks,
+    problem: { weeks: reach, capacity, hands, steps },
+    lines,
+    people,
+  };
 }

@@ -105,6 +105,11 @@ export function RetargetSheet({
               From ‘{answer.from.name}’ {answer.from.version} to ‘{answer.to.name}’ {answer.to.version}.{' '}
               {answer.kept.length} step{answer.kept.length === 1 ? '' : 's'} done count there too.
             </p>
+            {answer.leftOut.length > 0 && (
+              <p>
+                <strong>Passed over:</strong> {answer.leftOut.join(', ')}
+              </p>
+            )}
             <Change change={answer.change} today={today} />
           </section>
         )}

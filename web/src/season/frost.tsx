@@ -30,7 +30,8 @@ export function Frost({ season }: { season: SeasonOfPlace }) {
       <h2 className="text-xl">Frost</h2>
       <p className="soft mb-2">
         This place has <strong className="text-base-content">{season.frost.class}</strong>: one winter in ten
-        falls to {coldest.toFixed(0)} °C. Tender stock comes in before the one-in-fifty night.
+        falls to {coldest.toFixed(0).replace('-', '−')} °C. Tender stock comes in before the one-in-fifty
+        night.
       </p>
       {first === null && last === null ? (
         <p className="soft">No frost here in forty-nine years of fifty.</p>

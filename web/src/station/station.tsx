@@ -5,6 +5,7 @@ import { useWidth } from '../shared/use-width';
 import { useStation } from './queries';
 
 const HEIGHT = 110;
+const degrees = (t: number) => `${t.toFixed(1).replace('-', '−')} °C`;
 
 /** Temperature of the last 24 hours; the time frost was on the ground is blue. */
 function LastDay({ now }: { now: StationNow }) {
@@ -82,8 +83,8 @@ export function Station() {
         <div className="card-plain grid gap-4 p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
           <dl className="grid grid-cols-2 content-start gap-x-5 gap-y-2">
             {[
-              ['Air', `${latest.temperature.toFixed(1)} °C`],
-              ['Last day', `${now.low?.toFixed(1)} to ${now.high?.toFixed(1)} °C`],
+              ['Air', degrees(latest.temperature)],
+              ['Last day', `${degrees(now.low!)} to ${degrees(now.high!)}`],
               ['Humidity', `${latest.humidity} %`],
               ['Wind', `${latest.wind.toFixed(1)} m/s`],
               ['Gusts', `${latest.gust.toFixed(1)} m/s`],

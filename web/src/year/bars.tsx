@@ -17,9 +17,13 @@ interface Props {
 }
 
 /** Person-hours of every week against what the people can give; work that wants practice at the foot. */
-export function Bars({ year, load, chosen, onChoose }: Props) {
+export function Bars({ year, load: all, chosen, onChoose }: Props) {
+  const load = all.slice(0, year.shown);
   const [ref, width] = useWidth<HTMLDivElement>();
-  const { capacity } = year.problem;
+  const capacity = {
+    all: year.problem.capacity.all.slice(0, year.shown),
+    skilled: year.problem.capacity.skilled.slice(0, year.shown),
+  };
   const n = load.length;
   // a single huge week must not flatten the rest
   const sorted = load.map((l) => hours(l.all)).toSorted((a, b) => a - b);
@@ -121,7 +125,7 @@ export function Bars({ year, load, chosen, onChoose }: Props) {
           strokeWidth={1.4}
           strokeDasharray="4 3"
         />
-        {year.weeks.map((iso, w) =>
+        {year.weeks.slice(0, year.shown).map((iso, w) =>
           w > 0 && iso.slice(5, 7) !== year.weeks[w - 1].slice(5, 7) && (width > 620 || w % 8 < 4) ? (
             <text key={iso} x={x(w)} y={HEIGHT - 6} fontSize={13} fill="var(--ink-soft)">
               {monthName(iso)}

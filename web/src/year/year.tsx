@@ -43,7 +43,7 @@ function Lost({ year, weeks }: { year: Data; weeks: ReadonlyMap<string, number> 
     load: loadOf(year, weeks),
     ...{ cost: 0, overload: 0, outOfOrder: [] },
   };
-  const lost = shortfalls(year.problem, plan);
+  const lost = shortfalls(year.problem, plan).filter((s) => s.week < year.shown);
   const windows = lost.filter((s) => s.windowLost).length;
   if (lost.length === 0) return null;
   return (
@@ -80,8 +80,10 @@ export function Year() {
         : [],
   );
   const load = loadOf(year, placed, split);
-  const over = load.reduce((n, l) => n + l.over, 0);
-  const minutes = load.reduce((n, l) => n + l.all, 0);
+  const ahead = load.slice(0, year.shown);
+  const over = ahead.reduce((n, l) => n + l.over, 0);
+  const minutes = ahead.reduce((n, l) => n + l.all, 0);
+  const steps = [...placed.values()].filter((w) => w < year.shown).length;
   const inWeek = year.lines.filter((l) => placed.get(l.id) === week);
   const level = () => {
     setShown('levelled');
@@ -111,7 +113,7 @@ export function Year() {
         <h1 className="text-3xl">
           Year
           <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
-            {year.lines.length} steps, {duration(minutes)} in {span} weeks
+            {steps} steps, {duration(minutes)} in {span} weeks
           </span>
         </h1>
         <div className="flex flex-wrap gap-2">
@@ -210,7 +212,7 @@ export function Year() {
       <label className="flex flex-wrap items-center gap-3 sm:hidden">
         Week
         <select className="select w-auto" value={week} onChange={(e) => setWeek(Number(e.target.value))}>
-          {year.weeks.map((w, i) => (
+          {year.weeks.slice(0, year.shown).map((w, i) => (
             <option key={w} value={i}>
               {shortDate(w, year.today)}
             </option>
