@@ -61,10 +61,23 @@ describe('every screen for everyone', () => {
       await page.getByRole('button', { name: 'Not yet' }).first().click();
       await look('not yet', 'Put off until');
       await page.keyboard.press('Escape');
+      await page
+        .getByRole('button', { name: /^Found/ })
+        .first()
+        .click();
+      await look('found', 'What now');
+      await page.keyboard.press('Escape');
       await page.goto('/cohorts');
       await look('cohorts', 'plants alive');
       await page.getByRole('link', { name: 'FM-30' }).click();
       await look('course', 'What moved');
+      await page.getByRole('button', { name: 'Aim' }).click();
+      await look('aim', 'What would change');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Change' }).click();
+      await page.getByText('Schools for this cohort').click();
+      await look('change', 'Root and top together');
+      await page.keyboard.press('Escape');
       await page.getByRole('link', { name: 'Ledger' }).click();
       await look('ledger', 'Alive after');
       await page.getByRole('link', { name: 'Notes' }).click();
@@ -76,6 +89,21 @@ describe('every screen for everyone', () => {
       await look('import', '1 good, 0 with faults');
       await page.goto('/season');
       await look('season', 'Leaf fall done');
+      await page.getByRole('button', { name: 'I see this today' }).click();
+      await look('I see', 'candles moving');
+      await page.keyboard.press('Escape');
+      await page.goto('/year');
+      await look('year', 'Lock this week');
+      await page.goto('/library');
+      await look('library', 'Seed-raised pine');
+      await page.goto('/library/operations');
+      await look('operations', 'kinds of work');
+      await page.goto('/library/taxa');
+      await look('taxa', 'Growth groups');
+      await page.goto('/library/schools');
+      await look('schools', 'Air layer');
+      await page.goto('/library/programmes/seed-pine?copy');
+      await look('own programme', 'Keep this version');
       await page.goto('/nursery');
       await look('nursery', 'Save and plan again');
       await page.goto('/nowhere');
@@ -83,5 +111,5 @@ describe('every screen for everyone', () => {
       expect(Object.fromEntries(Object.entries(found).filter(([, f]) => f.length > 0))).to.deep.equal({});
       expect(errors).to.deep.equal([]);
       await context.close();
-    }).timeout(120_000);
+    }).timeout(300_000);
 });

@@ -54,7 +54,7 @@ describe('journeys in the browser', () => {
       if ((await stepOf(page, 'Count emergence').getByRole('button', { name: 'Record' }).count()) > 0) break;
       const day = page.locator('header svg text').last();
       const before = await day.textContent();
-      await page.getByRole('button', { name: 'a week' }).click();
+      await page.getByRole('button', { name: 'a week', exact: true }).click();
       await page.waitForFunction(
         ([sel, old]) => [...document.querySelectorAll(sel!)].at(-1)?.textContent !== old,
         ['header svg text', before],
@@ -94,7 +94,7 @@ describe('journeys in the browser', () => {
       )
         break;
       const before = await page.locator('header svg text').last().textContent();
-      await page.getByRole('button', { name: 'a week' }).click();
+      await page.getByRole('button', { name: 'a week', exact: true }).click();
       await page.waitForFunction(
         ([sel, old]) => [...document.querySelectorAll(sel!)].at(-1)?.textContent !== old,
         ['header svg text', before],

@@ -39,17 +39,18 @@ export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, Pl
 
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
-  const standing = (kind: string) =>
+  const standing = (kinds: string[]) =>
     sql('record as r')
       .leftJoin('record as u', 'u.undoes', 'r.id')
-      .where({ 'r.cohort_id': cohortId, 'r.kind': kind })
+      .where({ 'r.cohort_id': cohortId })
+      .whereIn('r.kind', kinds)
       .whereNull('u.id')
       .distinctOn('r.step_key')
       .orderBy([{ column: 'r.step_key' }, { column: 'r.seq', order: 'desc' }])
       .select('r.*');
   const rows = await sql('course_step as s')
-    .leftJoin(standing('work').as('w'), 'w.step_key', 's.key')
-    .leftJoin(standing('put off').as('p'), 'p.step_key', 's.key')
+    .leftJoin(standing(['work']).as('w'), 'w.step_key', 's.key')
+    .leftJoin(standing(['put off', 'visit']).whereNotNull('r.until').as('p'), 'p.step_key', 's.key')
     .where({ 's.cohort_id': cohortId })
     .orderBy('s.seq')
     .select({

@@ -87,7 +87,7 @@ export async function readOpenSteps(
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT r.until, r.reason FROM record r
-        WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind = 'put off'
+        WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind IN ('put off', 'visit') AND r.until IS NOT NULL
           AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
         ORDER BY r.seq DESC LIMIT 1) AS o ON true`,
     )

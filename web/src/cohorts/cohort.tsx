@@ -119,7 +119,7 @@ export function Cohort() {
                 <strong className="text-base-content">{countWords(cohort)}</strong>
               </p>
             </div>
-            <span className="no-print flex gap-2">
+            <span className="no-print flex flex-wrap gap-2">
               <button
                 type="button"
                 className="btn btn-ghost gap-2 border border-base-300"

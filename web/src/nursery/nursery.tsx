@@ -269,7 +269,7 @@ export function Nursery() {
   const owner = useMay('owner');
   if (!nursery) return <Loading error={error} />;
   return (
-    <div className="grid max-w-4xl gap-9 px-4 py-6 lg:px-6">
+    <div className="grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-9 px-4 py-6 lg:px-6">
       <h1 className="text-3xl">{nursery.name}</h1>
       <Places />
       <Stock />

@@ -18,7 +18,7 @@ export function NurserySchools({ nursery }: { nursery: Nursery }) {
   const changed = JSON.stringify(schools) !== JSON.stringify(nursery.schools);
   const found = look.data;
   return (
-    <section className="grid gap-4">
+    <section className="grid grid-cols-[minmax(0,1fr)] gap-4">
       <header>
         <h2 className="text-xl">Schools</h2>
         <p className="soft max-w-prose">

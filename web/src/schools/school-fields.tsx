@@ -13,7 +13,7 @@ const FROM = { cohort: 'this cohort', programme: 'the programme', nursery: 'the 
 /** Questions on which growers part, each with its answers; empty follows the level above. */
 export function SchoolFields({ value, onChange, above }: Props) {
   const part = (decides: Question['decides']) => (
-    <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-3 sm:grid-cols-2">
       {(QUESTIONS as readonly Question[])
         .filter((q) => q.decides === decides)
         .map((q) => {
@@ -44,7 +44,7 @@ export function SchoolFields({ value, onChange, above }: Props) {
     </div>
   );
   return (
-    <div className="grid gap-5">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5">
       {part('plan')}
       <details>
         <summary className="cursor-pointer py-2 font-semibold">

@@ -20,7 +20,7 @@ interface Props {
 export function Field({ label, hint, error, children, className = '' }: Props) {
   const id = useId();
   return (
-    <div className={className}>
+    <div className={`min-w-0 ${className}`}>
       <label htmlFor={id} className="mb-1 block font-semibold">
         {label}
       </label>

@@ -41,7 +41,9 @@ export function Sheet({ title, sub, onClose, children, foot }: Props) {
             <X size={22} />
           </button>
         </header>
-        <div className="grow overflow-y-auto px-5 py-4">{children}</div>
+        <div className="grow overflow-y-auto px-5 py-4" tabIndex={0}>
+          {children}
+        </div>
         {foot && <footer className="border-t border-base-300 px-5 py-3">{foot}</footer>}
       </div>
     </dialog>
