@@ -82,22 +82,34 @@ async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, Rec
   return groupBy(rows, (r) => r.cohort_id);
 }
 
-/** Follows splits back, so that a part keeps the history of the whole up to the parting. */
+interface Origin {
+  split_from: string | null;
+  split_seq: number | null;
+}
+
+/** Follows splits back, so that a part keeps the history of the whole up to the parting; a generation at a time. */
 async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, RecordFact[]>> {
-  const own = await standingRecords(
+  const all = await standingRecords(
     sql,
     cohorts.map((c) => c.id),
   );
-  for (const c of cohorts) {
-    let [from, until] = [c.split_from, c.split_seq];
-    while (from !== null) {
-      const before = (await standingRecords(sql, [from])).get(from) ?? [];
-      own.set(c.id, [...before.filter((r) => r.seq <= until!), ...(own.get(c.id) ?? [])]);
-      const next = await sql('cohort').where({ id: from }).first('split_from', 'split_seq');
-      [from, until] = [next.split_from, next.split_seq];
+  let open = cohorts.map((c) => ({ id: c.id, from: c.split_from, until: c.split_seq }));
+  while ((open = open.filter((o) => o.from !== null)).length > 0) {
+    const ids = [...new Set(open.map((o) => o.from!))];
+    const before = await standingRecords(sql, ids);
+    const origins = new Map<string, Origin>(
+      (await sql('cohort').whereIn('id', ids).select('id', 'split_from', 'split_seq')).map(
+        (c: Origin & { id: string }) => [c.id, c],
+      ),
+    );
+    for (const o of open) {
+      const inherited = (before.get(o.from!) ?? []).filter((r) => r.seq <= o.until!);
+      all.set(o.id, [...inherited, ...(all.get(o.id) ?? [])]);
+      const next = origins.get(o.from!)!;
+      [o.from, o.until] = [next.split_from, next.split_seq];
     }
   }
-  return own;
+  return all;
 }
 
 /** The key a record's step has under the programme followed now; null when it has no like there. */

@@ -16,28 +16,32 @@ export interface Planning {
   books: Map<string, SeasonBook>;
   schools: Choices;
   learned: Map<string, NonNullable<CourseFacts['learned']>>;
+  /** steps whose containers fall short, by cohort */
+  shorts: Awaited<ReturnType<typeof readShorts>>;
 }
 
 export async function readPlanning(sql: Sql): Promise<Planning> {
   const nursery = await readNursery(sql);
+  const today = todayAt(nursery);
   return {
-    today: todayAt(nursery),
+    today,
     books: await seasonBooks(sql),
     schools: nursery.schools,
     learned: await learnedByGroup(sql),
+    shorts: await readShorts(sql, today),
   };
 }
 
 /** Adds to each cohort what the nursery knows: schools, learned tolerances, levelled weeks, short containers. */
 export async function completeFacts(sql: Sql, facts: CohortFacts[], p: Planning): Promise<CohortFacts[]> {
   const ids = facts.map((f) => f.id);
-  const [weeks, shorts] = [await readWeeks(sql, ids), await readShorts(sql, p.today)];
+  const weeks = await readWeeks(sql, ids);
   return facts.map((f) => {
     const steps = { ...f.steps };
     const open = (key: string) => (steps[key]?.status ?? 'planned') === 'planned';
     for (const w of weeks.get(f.id) ?? [])
       if (open(w.key)) steps[w.key] = { ...(steps[w.key] ?? { status: 'planned' }), week: w.week };
-    for (const s of shorts.get(f.id) ?? [])
+    for (const s of p.shorts.get(f.id) ?? [])
       if (open(s.key)) steps[s.key] = { ...(steps[s.key] ?? { status: 'planned' }), short: s.short };
     return {
       ...f,

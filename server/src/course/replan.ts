@@ -39,7 +39,7 @@ export async function replan(
 
 /** Containers that these plans now want, or no longer want, may fall short for others or be free again. */
 async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promise<void> {
-  const wants = (steps: readonly PlannedStep[]) =>
+  const wants = (steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target'>[]) =>
     steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
   const kinds = new Set<string>();
   for (const { kept, course } of plans) {
@@ -48,10 +48,10 @@ async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promi
   }
   const own = new Set(plans.map((p) => p.cohortId));
   const others = (await wantersOf(trx, [...kinds], planning.today)).filter((id) => !own.has(id));
-  if (others.length > 0) await replan(trx, others, 'containers are spoken for', planning);
+  if (others.length > 0) await replan(trx, others, 'containers are spoken for', await readPlanning(trx));
 }
 
-const CHUNK = 50;
+const CHUNK = 100;
 
 /** Plans these cohorts again, a few at a time, each few in a transaction of their own. */
 export async function replanSome(db: Db, ids: string[], cause: string): Promise<Map<string, Moved[]>> {

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import type { Course, Moved, PlannedStep } from '@gonimos/core/course';
 import { groupBy } from '../db/group.ts';
@@ -28,14 +29,28 @@ const COLUMNS = {
   moved: 's.moved',
 };
 
+/** A step of a plan as far as the next plan has to know it; the digest stands for the rest. */
+export type KeptStep = Pick<
+  PlannedStep,
+  'key' | 'title' | 'status' | 'chain' | 'opens' | 'closes' | 'target' | 'container'
+> & { digest: string };
+
+const { key, title, status, chain, opens, closes, target, container } = COLUMNS;
+const KEPT = { key, title, status, chain, opens, closes, target, container, digest: 's.digest' };
+
 /** The plan last compiled for each of these cohorts. */
-export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, PlannedStep[]>> {
-  const rows: (PlannedStep & { cohortId: string })[] = await sql('course_step as s')
+export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, KeptStep[]>> {
+  const rows: (KeptStep & { cohortId: string })[] = await sql('course_step as s')
     .whereIn('s.cohort_id', ids)
     .orderBy('s.seq')
-    .select({ ...COLUMNS, cohortId: 's.cohort_id' });
+    .select({ ...KEPT, cohortId: 's.cohort_id' });
   return groupBy(rows, (r) => r.cohortId);
 }
+
+const digestOf = (s: PlannedStep, seq: number): string =>
+  createHash('sha1')
+    .update(`${seq} ${JSON.stringify(s)}`)
+    .digest('base64url');
 
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
@@ -67,39 +82,9 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
   }));
 }
 
-const COMPARED = [
-  'status',
-  'ready',
-  'opens',
-  'closes',
-  'opensEarly',
-  'opensLate',
-  'target',
-  'doneOn',
-  'container',
-  'minutes',
-  'chain',
-  'odds',
-  'offers',
-] as const;
-
-/** Whether a step just compiled says the same as the one that is kept. */
-function sameStep(was: PlannedStep | undefined, now: PlannedStep): boolean {
-  return (
-    was !== undefined &&
-    COMPARED.every((field) => was[field] === now[field]) &&
-    was.rootCut?.take === now.rootCut?.take &&
-    was.moved?.to === now.moved?.to &&
-    was.waits.length === now.waits.length &&
-    was.waits.every((w, i) => w.key === now.waits[i].key && w.days === now.waits[i].days) &&
-    was.reasons.length === now.reasons.length &&
-    was.reasons.every((r, i) => r.text === now.reasons[i].text && r.binding === now.reasons[i].binding)
-  );
-}
-
 export interface Plan {
   cohortId: string;
-  kept: readonly PlannedStep[];
+  kept: readonly KeptStep[];
   course: Course;
 }
 
@@ -133,9 +118,10 @@ async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
   const rows = plans.flatMap(({ cohortId, kept, course }) => {
-    const before = new Map(kept.map((s, i) => [s.key, { s, i }]));
-    return course.steps.flatMap((s, seq) =>
-      before.get(s.key)?.i === seq && sameStep(before.get(s.key)?.s, s)
+    const before = new Map(kept.map((s) => [s.key, s.digest]));
+    return course.steps.flatMap((s, seq) => {
+      const digest = digestOf(s, seq);
+      return before.get(s.key) === digest
         ? []
         : [
             {
@@ -150,10 +136,10 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
               ...{ status: s.status, opens: s.opens, closes: s.closes, opens_early: s.opensEarly },
               ...{ opens_late: s.opensLate, target: s.target, done_on: s.doneOn, container: s.container },
               ...{ root_cut: s.rootCut, ready: s.ready, minutes: s.minutes, reasons: s.reasons },
-              ...{ chain: s.chain, odds: s.odds, waits: s.waits, offers: s.offers, moved: s.moved },
+              ...{ chain: s.chain, odds: s.odds, waits: s.waits, offers: s.offers, moved: s.moved, digest },
             },
-          ],
-    );
+          ];
+    });
   });
   await dropGone(sql, plans);
   if (rows.length === 0) return;
@@ -172,7 +158,7 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
   );
 }
 const UPDATED = [
-  ...['seq', 'operation', 'title', 'lane', 'chain', 'odds', 'waits', 'offers', 'moved'],
+  ...['seq', 'operation', 'title', 'lane', 'chain', 'odds', 'waits', 'offers', 'moved', 'digest'],
   'status',
   'opens',
   'closes',

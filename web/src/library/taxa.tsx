@@ -3,7 +3,7 @@ import type { Param } from '@gonimos/core/params';
 import { FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup } from '@gonimos/core/taxa';
 import { useScores } from '../visits/queries';
 
-const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim() : 'not known');
+const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim().replace('-', '−') : 'not known');
 const basis = (p: Param | undefined) => (p ? `${p.basis}${p.source ? `, ${p.source}` : ''}` : '');
 
 /** How the groups bear root and top loss, and how well the stated odds did. */

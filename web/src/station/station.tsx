@@ -84,7 +84,7 @@ export function Station() {
           <dl className="grid grid-cols-2 content-start gap-x-5 gap-y-2">
             {[
               ['Air', degrees(latest.temperature)],
-              ['Last day', `${degrees(now.low!)} to ${degrees(now.high!)}`],
+              ['Last day', `${degrees(now.low!).replace(' °C', '')} to ${degrees(now.high!)}`],
               ['Humidity', `${latest.humidity} %`],
               ['Wind', `${latest.wind.toFixed(1)} m/s`],
               ['Gusts', `${latest.gust.toFixed(1)} m/s`],

@@ -50,7 +50,9 @@ export async function up(knex: Knex): Promise<void> {
       ADD odds double precision,
       ADD waits jsonb NOT NULL DEFAULT '[]',
       ADD offers text,
-      ADD moved jsonb;
+      ADD moved jsonb,
+      -- of everything the step says, so that what has not changed need not be read or written
+      ADD digest text NOT NULL DEFAULT '';
 
     -- what growers saw; never changed: a withdrawal is a row of its own
     CREATE TABLE observation (
