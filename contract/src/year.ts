@@ -42,15 +42,13 @@ export interface Worker {
   absences: { week: string; hours: number }[];
 }
 
-/** One step as the year shows it; ids in the problem are `cohortId key`. */
+/** One step as the year shows it; its id is that of the problem, good for this answer only. */
 export interface YearLine {
   id: string;
   cohortId: string;
   key: string;
   code: string;
-  taxonId: string;
   title: string;
-  lane: string;
   opens: string;
   closes: string;
   target: string;

@@ -11,7 +11,7 @@ export interface Retarget {
 }
 
 /**
- * Carries a cohort from one programme to another midway: steps done are matched by key and operation, then
+ * Carries a cohort from one programme to another midway: steps behind it, done or from before the record, are matched by key and operation, then
  * by operation in order, where what they wait for there is done as well; the cohort stands at the step
  * after the last one matched. Steps that were done and have no like stay in the record.
  */

@@ -9,6 +9,8 @@ export const STRONG_WIND = cp(14, 'm/s');
 /** Roots cut in the last five weeks bear this night, °C. */
 export const FRESH_ROOTS = cp(-2, '°C');
 export const LOOK_AHEAD = 5;
+/** Cohorts named in one warning. */
+const MOST_NAMED = 6;
 
 /** Something to be done about the weather. */
 export interface Warning {
@@ -79,7 +81,9 @@ export function warningsFor(
   for (const { w, cohorts } of groups.values()) {
     const { fixed, because, placeName } = cohorts[0];
     const doing = fixed ? 'cover' : 'bring in';
-    const what = cohorts.map((c) => `${c.pieces} of ${c.code}`).join(', ');
+    const named = cohorts.slice(0, MOST_NAMED).map((c) => `${c.pieces} of ${c.code}`);
+    const more = cohorts.length - named.length;
+    const what = named.join(', ') + (more > 0 ? ` and ${more} cohorts more` : '');
     const sure = w.sure === 'expected' ? 'expected' : 'may come';
     out.push({
       ...w,

@@ -36,7 +36,9 @@ async function plan(sql: Sql, r: RetargetCohort) {
   const [facts] = await readyFacts(sql, [r.cohortId], planning);
   const cohort = await sql('cohort').where({ id: r.cohortId }).first('programme_version', 'step_maps');
   const to = await readProgramme(sql, r.programmeId);
-  const done = facts.programme.steps.filter((s) => facts.steps[s.key]?.status === 'done').map((s) => s.key);
+  const done = facts.programme.steps
+    .filter((s) => ['done', 'dropped'].includes(facts.steps[s.key]?.status ?? ''))
+    .map((s) => s.key);
   const like = retarget(facts.programme, done, to.programme);
   const before = compileFor(facts, planning);
   const kept = Object.entries(like.keys);

@@ -31,18 +31,25 @@ interface Row {
 /** Frost by place with what to bring in, heat and wind, from the forecast of every place and the station. */
 export async function readWarnings(sql: Sql, today: string, latest: Reading | null): Promise<Warning[]> {
   const guards = OPERATIONS.filter((o) => o.guard);
+  const lately = sql('course_step as s')
+    .where('s.status', 'done')
+    .whereIn(
+      's.operation',
+      guards.map((o) => o.id),
+    )
+    .whereRaw('s.done_on > ?::date - ?::int', [today, FRESH_DAYS])
+    .distinctOn('s.cohort_id')
+    .orderBy([{ column: 's.cohort_id' }, { column: 's.done_on', order: 'desc' }])
+    .select('s.cohort_id', 's.operation');
   const rows: Row[] = await sql('cohort as c')
     .join('place as p', 'p.id', 'c.place_id')
+    .leftJoin(lately.as('g'), 'g.cohort_id', 'c.id')
     .where('c.growing', true)
     .orderBy('c.code')
     .select({
       ...{ id: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', container: 'c.container' },
       ...{ placeId: 'p.id', placeName: 'p.name', plants: sql.raw('greatest(c.live, c.pending)') },
-      guarded: sql.raw(
-        `(SELECT s.operation FROM course_step s WHERE s.cohort_id = c.id AND s.status = 'done'
-          AND s.operation = ANY(?) AND s.done_on > ?::date - ?::int ORDER BY s.done_on DESC LIMIT 1)`,
-        [guards.map((o) => o.id), today, FRESH_DAYS],
-      ),
+      guarded: 'g.operation',
     });
   const books = await seasonBooks(sql);
   const exposed = rows.map((r): Exposed => {

@@ -4,7 +4,7 @@ import { operation } from '@gonimos/core/operations';
 import type { YearStep } from '@gonimos/core/year';
 import type { Sql } from '../db/index.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { readLockedWeeks, readWorkers, readYearSteps, type YearStepRow } from './store.ts';
+import { readLockedWeeks, readWorkers, readTrails, readYearSteps, type YearStepRow } from './store.ts';
 
 export const mondayOf = (iso: string): string => {
   const day = toDay(iso);
@@ -24,21 +24,31 @@ const priorityOf = (s: YearStepRow) => (s.odds !== null ? 4 : s.lane === 'roots'
 
 function stepOf(
   s: YearStepRow,
+  id: string,
   today: string,
   index: (iso: string) => number,
   trail: YearStep['trail'],
-  ids: Set<string>,
+  ids: Map<string, string>,
 ): YearStep {
   const op = operation(s.operation);
   const opens = s.opens > today ? s.opens : today;
   const ideal = addDays(opens, Math.round(IDEAL_AT * Math.max(0, daysBetween(opens, s.closes))));
+  const from = index(opens);
+  const after: YearStep['after'] = [];
+  for (const w of s.waits) {
+    const before = ids.get(idOf(s.cohortId, w.key));
+    if (before !== undefined) after.push({ id: before, weeks: Math.max(0, Math.ceil(w.days / 7)) });
+  }
   return {
-    ...{ id: idOf(s.cohortId, s.key), minutes: s.minutes, skilled: op.skilled, crew: op.crew },
-    ...{ from: index(opens), to: Math.max(index(opens), index(s.closes)), ideal: index(ideal) },
+    id,
+    minutes: s.minutes,
+    skilled: op.skilled,
+    crew: op.crew,
+    from,
+    to: Math.max(from, index(s.closes)),
+    ideal: index(ideal),
     priority: priorityOf(s),
-    after: s.waits
-      .map((w) => ({ id: idOf(s.cohortId, w.key), weeks: Math.max(0, Math.ceil(w.days / 7)) }))
-      .filter((a) => ids.has(a.id)),
+    after,
     trail,
     locked: s.locked && s.week ? index(s.week) : null,
   };
@@ -64,33 +74,24 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
   const today = todayAt(await readNursery(sql));
   const first = mondayOf(today);
   const reach = count + BEYOND;
+  const firstDay = toDay(first);
   const weeks = Array.from({ length: reach }, (_, i) => addDays(first, 7 * i));
   const end = addDays(first, 7 * reach - 1);
-  const index = (iso: string) => Math.min(reach - 1, Math.max(0, Math.floor(daysBetween(first, iso) / 7)));
-  const rows = await readYearSteps(sql, today, end);
-  const main = rows.filter((r) => r.chain === null);
-  const ids = new Set(main.map((r) => idOf(r.cohortId, r.key)));
-  const targets = new Map(main.map((r) => [idOf(r.cohortId, r.key), r.target]));
+  const index = (iso: string) => Math.min(reach - 1, Math.max(0, Math.floor((toDay(iso) - firstDay) / 7)));
+  const all = await readYearSteps(sql, today, end);
   const trails = new Map<string, YearStep['trail']>();
-  const alone: YearStepRow[] = [];
-  for (const r of rows) {
-    if (r.chain === null) continue;
-    const parent = idOf(r.cohortId, r.chain);
-    const from = targets.get(parent);
-    if (from === undefined) alone.push(r);
-    else
-      trails.set(parent, [
-        ...(trails.get(parent) ?? []),
-        {
-          weeks: Math.max(0, Math.round(daysBetween(from, r.target) / 7)),
-          minutes: r.minutes,
-          skilled: false,
-        },
-      ]);
+  for (const { cohortId, chain, weeks: after, minutes } of await readTrails(sql, today, end)) {
+    const parent = idOf(cohortId, chain);
+    const list = trails.get(parent);
+    const line = { weeks: after, minutes, skilled: false };
+    if (list) list.push(line);
+    else trails.set(parent, [line]);
   }
-  for (const r of alone) ids.add(idOf(r.cohortId, r.key));
-  const all = [...main, ...alone];
-  const steps = all.map((s) => stepOf(s, today, index, trails.get(idOf(s.cohortId, s.key)) ?? [], ids));
+  // short names: a year of thousands of steps is sent whole
+  const ids = new Map(all.map((r, i) => [idOf(r.cohortId, r.key), String(i)]));
+  const steps = all.map((s, i) =>
+    stepOf(s, String(i), today, index, trails.get(idOf(s.cohortId, s.key)) ?? [], ids),
+  );
   const people = await readWorkers(sql, first, end);
   const { capacity, hands } = capacityOf(people, weeks);
   const lockedWeeks = await readLockedWeeks(sql);
@@ -101,10 +102,18 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
     capacity.all[w] = inside.reduce((n, s) => n + s.minutes, 0);
     capacity.skilled[w] = inside.reduce((n, s) => n + (s.skilled ? s.minutes : 0), 0);
   }
-  const lines = all.map((s): YearLine => ({
-    ...{ id: idOf(s.cohortId, s.key), cohortId: s.cohortId, key: s.key, code: s.code, taxonId: s.taxonId },
-    ...{ title: s.title, lane: s.lane, opens: s.opens, closes: s.closes, target: s.target },
-    ...{ week: s.week, split: s.split ?? false, locked: s.locked ?? false },
+  const lines = all.map((s, i): YearLine => ({
+    id: String(i),
+    cohortId: s.cohortId,
+    key: s.key,
+    code: s.code,
+    title: s.title,
+    opens: s.opens,
+    closes: s.closes,
+    target: s.target,
+    week: s.week,
+    split: s.split ?? false,
+    locked: s.locked ?? false,
   }));
   return {
     today,

@@ -17,11 +17,9 @@ export interface YearStepRow {
   cohortId: string;
   key: string;
   code: string;
-  taxonId: string;
   title: string;
   lane: string;
   operation: string;
-  chain: string | null;
   opens: string;
   closes: string;
   target: string;
@@ -33,18 +31,38 @@ export interface YearStepRow {
   locked: boolean | null;
 }
 
-/** Open steps whose windows reach into the weeks looked at, aftercare with them. */
+const REACHES = (t: string) => `${t}.status = 'planned' AND ${t}.opens <= :to AND ${t}.closes >= :from`;
+
+/** Aftercare of the steps in these weeks: minutes by the weeks it falls after them. */
+export async function readTrails(
+  sql: Sql,
+  from: string,
+  to: string,
+): Promise<{ cohortId: string; chain: string; weeks: number; minutes: number }[]> {
+  const { rows } = await sql.raw(
+    `SELECT s.cohort_id AS "cohortId", s.chain, sum(s.minutes) AS minutes,
+       greatest(0, round((s.target - p.target) / 7.0))::int AS weeks
+     FROM course_step p
+     JOIN course_step s ON s.cohort_id = p.cohort_id AND s.chain = p.key AND s.status = 'planned'
+     WHERE ${REACHES('p')} AND p.chain IS NULL GROUP BY 1, 2, 4`,
+    { from, to },
+  );
+  return rows;
+}
+
+/** Open steps whose windows reach into the weeks looked at, and aftercare of work that is done. */
 export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearStepRow[]> =>
   sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohort_id')
     .leftJoin('year_week as y', (on) => on.on('y.cohort_id', 's.cohort_id').andOn('y.key', 's.key'))
     .where({ 's.status': 'planned', 'c.growing': true })
-    .where('s.opens', '<=', to)
-    .where('s.closes', '>=', from)
+    .whereRaw(REACHES('s'), { from, to })
+    // aftercare is ready once the work it follows is done; until then it goes with that work
+    .whereRaw('(s.chain IS NULL OR s.ready)')
     .orderBy(['s.cohort_id', 's.seq'])
     .select({
-      ...{ cohortId: 's.cohort_id', key: 's.key', code: 'c.code', taxonId: 'c.taxon_id', title: 's.title' },
-      ...{ lane: 's.lane', operation: 's.operation', chain: 's.chain', opens: 's.opens', closes: 's.closes' },
+      ...{ cohortId: 's.cohort_id', key: 's.key', code: 'c.code', title: 's.title' },
+      ...{ lane: 's.lane', operation: 's.operation', opens: 's.opens', closes: 's.closes' },
       ...{ target: 's.target', minutes: 's.minutes', odds: 's.odds', waits: 's.waits' },
       ...{ week: 'y.week', split: 'y.split', locked: 'y.locked' },
     });

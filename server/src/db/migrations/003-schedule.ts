@@ -54,6 +54,10 @@ export async function up(knex: Knex): Promise<void> {
       -- of everything the step says, so that what has not changed need not be read or written
       ADD digest text NOT NULL DEFAULT '';
 
+    CREATE INDEX course_step_chain ON course_step (cohort_id, chain)
+      WHERE status = 'planned' AND chain IS NOT NULL;
+    CREATE INDEX course_step_done ON course_step (done_on) WHERE status = 'done';
+
     -- what growers saw; never changed: a withdrawal is a row of its own
     CREATE TABLE observation (
       id uuid PRIMARY KEY,
