@@ -36,7 +36,19 @@ async function tour(dark: boolean): Promise<void> {
     await page.getByLabel('Seeds').fill('120');
     await page.getByLabel('Goal caliper').fill('40');
     await page.evaluate(() => window.scrollTo(0, 0));
-    await shot(page, 'new-cohort', '21 steps');
+    await shot(page, 'new-cohort', 'Its course');
+    await page.goto('/library');
+    await shot(page, 'library', 'Seed-raised pine');
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Found something, LV-35' }).click();
+    await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
+    await shot(page, 'found', 'What now');
+    await page.keyboard.press('Escape');
+    await page.goto('/year');
+    await page.getByRole('tab', { name: 'Windows alone' }).click();
+  } else await page.goto('/year');
+  await shot(page, `year${suffix}`, 'Hands');
+  if (!dark) {
     await page.goto('/season');
     await shot(page, 'season', 'Bud swell');
   }
@@ -44,6 +56,11 @@ async function tour(dark: boolean): Promise<void> {
   await page.getByRole('link', { name: 'FM-30' }).click();
   await shot(page, `cohort${suffix}`, 'Ahead');
   if (!dark) {
+    const bar = page.getByRole('button', { name: /^Into the training pot/ }).first();
+    await bar.focus();
+    await page.keyboard.press('Shift+PageUp');
+    await shot(page, 'move', 'Refused by the rule');
+    await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Ledger' }).click();
     await shot(page, 'ledger', 'Alive after');
   }
@@ -58,6 +75,9 @@ async function phone(): Promise<void> {
     .first()
     .click();
   await shot(page, 'recording-sheet-phone', 'Losses');
+  await page.keyboard.press('Escape');
+  await page.goto('/year');
+  await shot(page, 'year-phone', 'Hands');
   await context.close();
 }
 

@@ -111,6 +111,7 @@ function openedByBuds(ctx: Context, budsDecide: boolean | undefined, opens: Day,
 /** How the day that a window hangs on is known. */
 function howKnown(m: Marker & { kind: 'days' }): string {
   if (m.seen) return `{${toIso(m.p50)}}, from ${OBSERVATIONS[m.seen.as].name} seen {${toIso(m.seen.on)}}`;
+  if (m.near) return `{${toIso(m.p50)}}, near what was seen on other kinds here`;
   if (m.p10 === m.p90) return `{${toIso(m.p50)}}`;
   return `{${toIso(m.p50)}}, between {${toIso(m.p10)}} and {${toIso(m.p90)}} in eight years of ten`;
 }

@@ -49,6 +49,8 @@ const FOLLOWS: Partial<Record<MarkerName, MarkerName>> = {
 };
 /** Days of doubt either way when a sight only announces a marker. */
 const ANNOUNCED = 5;
+/** Days by which kinds of one place differ, one in ten each way. Common practice, no source. */
+const NEAR = 6;
 
 export interface BookOptions {
   /** what growers have seen, here and at other places */
@@ -116,6 +118,15 @@ export function seasonBook(
         ...{ p02: sight.on - doubt, p10: sight.on - doubt, p50: sight.on, p90: sight.on + doubt },
         passed: sight.main,
         seen: { on: sight.seen, as: sight.as },
+      };
+    }
+    // other kinds there have moved: near, but not this kind's own day
+    if (fixed[real] !== undefined) {
+      const by = offsetOf(kind, real, year)?.days ?? 0;
+      const day = m.p50 + by;
+      return {
+        ...m,
+        ...{ p02: day - 2 * NEAR, p10: day - NEAR, p50: day, p90: day + NEAR, passed: false, near: true },
       };
     }
     // what follows from a sight of this kind itself needs no offset

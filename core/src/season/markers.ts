@@ -38,6 +38,8 @@ export interface MarkerDays {
   passed: boolean;
   /** seen with the eye this year, and as what */
   seen?: { on: Day; as: ObservationKind };
+  /** fixed by what was seen on other kinds at the place */
+  near?: true;
   /** moved by what was seen on this kind in earlier years: days, from so many observations */
   learned?: { days: number; from: number };
   /** bud swell only: median days below 5 °C before it, and the first decile */

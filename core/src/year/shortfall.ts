@@ -1,4 +1,4 @@
-import { overloadOf, type YearPlan, type YearProblem } from './problem.ts';
+import { overloadOf, type YearPlan, type YearProblem, type YearStep } from './problem.ts';
 
 /** Work that the people of a week cannot do, and whether its window is lost with it. */
 export interface Shortfall {
@@ -21,12 +21,12 @@ export function shortfalls(p: YearProblem, plan: YearPlan): Shortfall[] {
     if (s.crew > p.hands[week])
       out.push({ id, week, minutes: s.minutes, windowLost: week >= s.to, crewShort: true });
   }
+  const byWeek = plan.load.map((): YearStep[] => []);
+  for (const x of plan.placed) byWeek[x.week].push(steps.get(x.id)!);
   plan.load.forEach((l, week) => {
     let { all, skilled } = l;
-    const here = plan.placed
-      .filter((x) => x.week === week)
-      .map((x) => steps.get(x.id)!)
-      .sort((a, b) => b.to - a.to || a.priority - b.priority || b.minutes - a.minutes);
+    if (l.over < 1) return;
+    const here = byWeek[week].sort((a, b) => b.to - a.to || a.priority - b.priority || b.minutes - a.minutes);
     for (const s of here) {
       if (overloadOf(all, skilled, p.capacity.all[week], p.capacity.skilled[week]) < 1) return;
       if (l.skilled - p.capacity.skilled[week] > l.all - p.capacity.all[week] && !s.skilled) continue;

@@ -124,7 +124,8 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   app.setValidatorCompiler<AnySchema>(({ schema, httpPart }) => (data) => ({
     value: httpPart === 'body' ? readBody(schema, data) : readAddress(schema, data),
   }));
-  await app.register(compress, { threshold: 2048 });
+  // quick rather than small: the longest answers are read on the spot
+  await app.register(compress, { threshold: 2048, encodings: ['gzip'], zlibOptions: { level: 3 } });
   await app.register(swagger, {
     openapi: {
       info: { title: 'Gonimos', version: '1', description: 'Plans and records of young bonsai stock' },

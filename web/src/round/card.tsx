@@ -20,7 +20,7 @@ interface Props {
   onChoose: (on: boolean) => void;
 }
 
-const GHOST = 'btn btn-ghost max-sm:min-h-13 border border-base-300 px-1.5 text-sm whitespace-nowrap';
+const GHOST = 'btn btn-ghost max-sm:min-h-13 border border-base-300 px-1 text-sm whitespace-nowrap';
 
 /** One piece of work: what, on which plants, how long the window stays open, and what may be done with it. */
 export function Card({ step, today, open, chosen, onChoose }: Props) {
@@ -35,7 +35,7 @@ export function Card({ step, today, open, chosen, onChoose }: Props) {
   const found = step.reasons.find((r) => r.rule === 'quarantine');
   const week = step.reasons.find((r) => r.rule === 'labour');
   return (
-    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_12.5rem_11rem] print:break-inside-avoid">
+    <li className="card-plain grid grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-3 p-4 sm:grid-cols-[3.5rem_minmax(0,1fr)_13.75rem_11rem] print:break-inside-avoid">
       {chosen === null ? (
         <Section
           rings={step.rings}

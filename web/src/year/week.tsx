@@ -1,4 +1,5 @@
 import { Lock, LockOpen } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Year, YearLine } from '@gonimos/contract/year';
 import type { Shortfall, WeekLoad } from '@gonimos/core/year';
@@ -6,6 +7,9 @@ import { addDays } from '@gonimos/core/calendar';
 import { useMay } from '../people/session';
 import { dateSpan, duration, shortDate } from '../shared/dates';
 import { useLockStep, useLockWeek } from './queries';
+
+/** Lines shown at first. */
+const FIRST_LINES = 60;
 
 interface Props {
   year: Year;
@@ -23,9 +27,11 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
   const lockStep = useLockStep();
   const lockWeek = useLockWeek();
   const monday = year.weeks[week];
-  const steps = new Map(year.problem.steps.map((s) => [s.id, s]));
+  const steps = useMemo(() => new Map(year.problem.steps.map((s) => [s.id, s])), [year]);
   const locked = year.lockedWeeks.includes(monday);
   const missing = new Map(short.map((s) => [s.id, s]));
+  const [most, setMost] = useState(FIRST_LINES);
+  const shown = lines.slice(0, most);
   const { capacity } = year.problem;
   return (
     <section>
@@ -52,7 +58,7 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
       </header>
       {lines.length === 0 && <p className="soft py-3">Nothing falls into this week.</p>}
       <ul className="divide-y divide-base-300">
-        {lines.map((l) => {
+        {shown.map((l) => {
           const s = steps.get(l.id)!;
           const gap = missing.get(l.id);
           return (
@@ -102,6 +108,11 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
           );
         })}
       </ul>
+      {lines.length > shown.length && (
+        <button type="button" className="btn btn-outline btn-tall" onClick={() => setMost(most * 4)}>
+          Show more of the {lines.length}
+        </button>
+      )}
     </section>
   );
 }

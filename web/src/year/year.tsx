@@ -1,6 +1,6 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Year as Data } from '@gonimos/contract/year';
-import { shortfalls, type YearPlan } from '@gonimos/core/year';
+import { shortfalls, type WeekLoad, type YearPlan } from '@gonimos/core/year';
 import { useMay } from '../people/session';
 import { newId } from '../shared/api';
 import { duration, shortDate } from '../shared/dates';
@@ -37,13 +37,15 @@ function Verdict({ plan, bound, minutes }: { plan: YearPlan; bound: number; minu
 }
 
 /** What would not fit, over the whole year. */
-function Lost({ year, weeks }: { year: Data; weeks: ReadonlyMap<string, number> }) {
-  const plan = {
-    placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, split: false })),
-    load: loadOf(year, weeks),
-    ...{ cost: 0, overload: 0, outOfOrder: [] },
-  };
-  const lost = shortfalls(year.problem, plan).filter((s) => s.week < year.shown);
+function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, number>; load: WeekLoad[] }) {
+  const lost = useMemo(() => {
+    const plan = {
+      placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, split: false })),
+      load,
+      ...{ cost: 0, overload: 0, outOfOrder: [] },
+    };
+    return shortfalls(year.problem, plan).filter((s) => s.week < year.shown);
+  }, [year, weeks, load]);
   const windows = lost.filter((s) => s.windowLost).length;
   if (lost.length === 0) return null;
   return (
@@ -68,18 +70,21 @@ export function Year() {
   const { answer, running, start, stop, forget } = useLeveller();
   const keep = useKeepWeeks();
   const clear = useClearWeeks();
-  if (!year) return <Loading error={error} />;
   const how = shown === 'levelled' && !answer ? 'now' : shown;
-  const placed =
-    how === 'levelled' ? new Map(answer!.plan.placed.map((p) => [p.id, p.week])) : weeksOf(year, how);
-  const split = new Set(
-    how === 'levelled'
-      ? answer!.plan.placed.filter((p) => p.split).map((p) => p.id)
+  const plan = how === 'levelled' ? answer!.plan : null;
+  const { placed, load } = useMemo(() => {
+    if (!year) return { placed: new Map<string, number>(), load: [] };
+    const weeks = plan
+      ? new Map(plan.placed.map((p) => [p.id, p.week]))
+      : weeksOf(year, how === 'alone' ? 'alone' : 'now');
+    const halves = plan
+      ? plan.placed.filter((p) => p.split)
       : how === 'now'
-        ? year.lines.filter((l) => l.split).map((l) => l.id)
-        : [],
-  );
-  const load = loadOf(year, placed, split);
+        ? year.lines.filter((l) => l.split)
+        : [];
+    return { placed: weeks, load: loadOf(year, weeks, new Set(halves.map((h) => h.id))) };
+  }, [year, how, plan]);
+  if (!year) return <Loading error={error} />;
   const ahead = load.slice(0, year.shown);
   const over = ahead.reduce((n, l) => n + l.over, 0);
   const minutes = ahead.reduce((n, l) => n + l.all, 0);
@@ -175,7 +180,7 @@ export function Year() {
         {how === 'levelled' && answer && (
           <Verdict plan={answer.plan} bound={answer.bound} minutes={minutes} />
         )}
-        {how !== 'levelled' && <Lost year={year} weeks={placed} />}
+        {how !== 'levelled' && <Lost year={year} weeks={placed} load={load} />}
         {how === 'levelled' && answer && answer.shortfalls.length > 0 && (
           <p className="rounded-box bg-[var(--due)] px-4 py-3">
             <strong>{answer.shortfalls.length} steps still do not fit</strong>
