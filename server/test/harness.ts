@@ -1,5 +1,6 @@
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import { randomUUID } from 'node:crypto';
+import type { CohortCourse } from '@gonimos/contract/course';
 import type { Role } from '@gonimos/contract/people';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
@@ -120,5 +121,27 @@ export async function seedCohort(v: Visitor, count = 120, more: Record<string, u
     ...{ programmeId: 'seed-broadleaf', placeId: places[0].id, container: 'seed-flat' },
     ...{ started: '2037-03-01', count, goal: '', note: '', goalCaliper: 40 },
     ...more,
+  };
+}
+
+/** A nursery with full shelves, people in their roles, and cohorts ready for their first root correction. */
+export async function workshop(b: Bench) {
+  const [v, owner] = [await b.visitor('grower'), await b.visitor('owner')];
+  const places = await v.get<{ id: string; name: string }[]>('/places');
+  // shelves are full but where a test says otherwise
+  await b.db('container_stock').update({ counted: 100_000 });
+  const course = (cohortId: string) => v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
+  return {
+    ...{ v, owner, course },
+    placeId: (name: string) => places.find((p) => p.name === name)!.id,
+    step: async (cohortId: string, key: string) => (await course(cohortId)).steps.find((s) => s.key === key)!,
+    /** Stock that stands before its first root correction, open this spring. */
+    ready: async (more: Record<string, unknown> = {}) => {
+      const standing = { standsAt: 'correct', started: 'spring 2035', container: 'cell-60' };
+      const c = await seedCohort(v, 30, { ...standing, ...more });
+      const r = await v.post('/cohorts', c);
+      if (r.statusCode !== 200) throw new Error(r.body);
+      return c;
+    },
   };
 }

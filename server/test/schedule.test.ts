@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import type { CohortCourse } from '@gonimos/contract/course';
 import type { ProgrammeRow, RetargetAnswer } from '@gonimos/contract/library';
 import type { BatchLine, MoveAnswer } from '@gonimos/contract/moves';
 import type { CohortChange } from '@gonimos/contract/schools';
@@ -8,39 +7,18 @@ import type { SurvivalScores, VisitOutcome } from '@gonimos/contract/visits';
 import type { Year } from '@gonimos/contract/year';
 import { addDays } from '@gonimos/core/calendar';
 import { programme } from '@gonimos/core/programmes';
-import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
+import { bench, id, workshop, type Bench } from './harness.ts';
 
 const TODAY = '2037-03-09';
 
 describe('season and schedule', () => {
   let b: Bench;
-  let v: Visitor;
-  let owner: Visitor;
-  let places: { id: string; name: string; version: number }[];
+  let { v, owner, course, placeId, step, ready } = {} as Awaited<ReturnType<typeof workshop>>;
   before(async () => {
     b = await bench();
-    [v, owner] = [await b.visitor('grower'), await b.visitor('owner')];
-    places = await v.get('/places');
-    // shelves are full but where a test says otherwise
-    await b.db('container_stock').update({ counted: 100_000 });
+    ({ v, owner, course, placeId, step, ready } = await workshop(b));
   });
   after(() => b.close());
-
-  const placeId = (name: string) => places.find((p) => p.name === name)!.id;
-  const course = (cohortId: string) => v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
-  const step = async (cohortId: string, key: string) =>
-    (await course(cohortId)).steps.find((s) => s.key === key)!;
-  /** Stock that stands before its first root correction, open this spring. */
-  async function ready(more: Record<string, unknown> = {}) {
-    const c = await seedCohort(v, 30, {
-      standsAt: 'correct',
-      started: 'spring 2035',
-      container: 'cell-60',
-      ...more,
-    });
-    expect((await v.post('/cohorts', c)).statusCode).to.equal(200);
-    return c;
-  }
 
   it('a surprise on opening: causes ranked, one change, a check date; put back, stepped back, undone', async () => {
     const c = await ready({ container: 'basket-32', started: 'autumn 2036' });

@@ -2,43 +2,23 @@ import { expect } from 'chai';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import sharp from 'sharp';
-import type { CohortCourse, PlanChange } from '@gonimos/contract/course';
+import type { PlanChange } from '@gonimos/contract/course';
 import type { ObservationOutcome } from '@gonimos/contract/observations';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import type { StationNow } from '@gonimos/contract/station';
 import { addDays, isIsoDate } from '@gonimos/core/calendar';
-import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
+import { bench, id, workshop, type Bench } from './harness.ts';
 
 const TODAY = '2037-03-09';
 
 describe('season, station and pictures', () => {
   let b: Bench;
-  let v: Visitor;
-  let places: { id: string; name: string; version: number }[];
+  let { v, placeId, step, ready } = {} as Awaited<ReturnType<typeof workshop>>;
   before(async () => {
     b = await bench();
-    v = await b.visitor('grower');
-    places = await v.get('/places');
-    // shelves are full but where a test says otherwise
-    await b.db('container_stock').update({ counted: 100_000 });
+    ({ v, placeId, step, ready } = await workshop(b));
   });
   after(() => b.close());
-
-  const placeId = (name: string) => places.find((p) => p.name === name)!.id;
-  const course = (cohortId: string) => v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
-  const step = async (cohortId: string, key: string) =>
-    (await course(cohortId)).steps.find((s) => s.key === key)!;
-  /** Stock that stands before its first root correction, open this spring. */
-  async function ready(more: Record<string, unknown> = {}) {
-    const c = await seedCohort(v, 30, {
-      standsAt: 'correct',
-      started: 'spring 2035',
-      container: 'cell-60',
-      ...more,
-    });
-    expect((await v.post('/cohorts', c)).statusCode).to.equal(200);
-    return c;
-  }
 
   it('white tips seen move the opening at that place, are kept as the cause, and can be taken back', async () => {
     const c = await ready({ placeId: placeId('South bench'), taxonId: 'tilia-cordata' });
