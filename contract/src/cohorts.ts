@@ -112,6 +112,8 @@ export interface Cohort extends CohortRow {
   /** newest version of its programme, when that is later */
   newerVersion: number | null;
   schools: Choices;
+  /** last tally of bud stages this season */
+  buds: { on: string; looked: number; ready: number } | null;
   /** held apart since, and what was found */
   quarantine: { since: string; found: string } | null;
   goal: string;

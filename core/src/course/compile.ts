@@ -8,7 +8,7 @@ import { objection, place, type Placement } from './place.ts';
 import { reasonsOf } from './reasons.ts';
 import type { LastWork } from './rules/recovery.ts';
 import { rootCut, rootCutReason } from './rules/reserve.ts';
-import { shelterStep } from './shelter.ts';
+import { yearlySteps } from './yearly.ts';
 import { Tree } from './tree.ts';
 import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
 
@@ -248,11 +248,9 @@ class Planner {
     const { ctx, tree } = this;
     const end = [...ctx.dates.values()].reduce((m, d) => Math.max(m, d.day ?? 0), 0);
     const steps = this.hands.map((h) => this.planned.get(h.step.key)!);
-    const comesIn = steps.some((s) => s.operation === 'bring-in' && s.status === 'planned');
-    const shelter = comesIn ? null : shelterStep(ctx, this.wall);
     tree.advance(Math.max(end, ctx.today, tree.day) + 366);
     return {
-      steps: shelter ? [...steps, shelter] : steps,
+      steps: [...steps, ...yearlySteps(ctx, this.wall, steps)],
       rings: tree.rings,
       endsOn: end > 0 ? toIso(end) : null,
       wall: this.wall,

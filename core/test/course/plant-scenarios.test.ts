@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { addDays, daysBetween, toDay, toIso } from '@gonimos/core/calendar';
-import { compileCourse, mayMove, type Course } from '@gonimos/core/course';
+import { compileCourse, mayMove, readyShare, type Course } from '@gonimos/core/course';
 import { programme } from '@gonimos/core/programmes';
 import { climateOf, seasonBook, simulate } from '@gonimos/core/season';
 import { maritime } from '../sites.ts';
@@ -165,6 +165,9 @@ describe('scenarios: stock, quarantine, hands, buds and odds', () => {
     // one in ten ready and a spread of six days: half are 1.28 × 6 = 8 days behind
     expect(step(few, 'a').reasons.find((r) => r.rule === 'condition')!.text).to.match(/\{2030-03-18\}/);
     expect(step(many, 'a').opens! <= on).to.equal(true);
+    // half are ready after the eight days told; a tenth on the day itself
+    expect(readyShare(40, 2, 0)).to.be.closeTo(0.05, 0.01);
+    expect(readyShare(40, 4, 8)).to.be.closeTo(0.5, 0.03);
   });
 
   it('odds of living are stated for severe work and are worse for a weak cohort', () => {

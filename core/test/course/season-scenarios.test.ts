@@ -102,6 +102,26 @@ describe('scenarios: the season of a place', () => {
     ).to.equal(false);
   });
 
+  it('a hardy kind in the heated house is sent out to rest in autumn, hardened off first; a fig is not', () => {
+    const f = facts('acer-campestre', two('measure', 'chop'), '2028-06-01');
+    const c = compileCourse(f, house, '2030-07-01');
+    const [harden, rest] = [step(c, 'harden-2030'), step(c, 'rest-2030')];
+    expect(harden.closes! <= rest.closes!).to.equal(true);
+    expect(rest.opens!.slice(0, 7)).to.be.oneOf(['2030-09', '2030-10', '2030-11']);
+    expect(rest.ready).to.equal(false);
+    expect(decides(c, 'rest-2030').text).to.match(/does not come to rest in a place without cold/);
+    const done = { 'harden-2030': { status: 'done' as const, doneOn: '2030-09-25' } };
+    expect(
+      step(compileCourse({ ...f, steps: { ...f.steps, ...done } }, house, '2030-09-28'), 'rest-2030').ready,
+    ).to.equal(true);
+    const keys = (taxonId: string, book: typeof house) =>
+      compileCourse(facts(taxonId, two('measure', 'chop'), '2028-06-01'), book, '2030-07-01').steps.map(
+        (s) => s.key,
+      );
+    expect(keys('ficus-microcarpa', house).join()).not.to.match(/rest-/);
+    expect(keys('acer-campestre', outside).join()).not.to.match(/rest-/);
+  });
+
   it('a tree in a heated house is not sent out into −5 °C without hardening off', () => {
     const p: Programme = {
       ...programme('tropical-house'),

@@ -60,6 +60,7 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     .where({ cohort_id: id })
     .orderBy('tag')
     .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on' });
+  const [facts] = await readFacts(sql, [id]);
   return {
     ...row,
     started: state.started,
@@ -68,7 +69,8 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     viability: seed && state.emerged > 0 ? viability(state) : null,
     fieldEmergence: seed && state.emerged > 0 ? fieldEmergence(state) : null,
     plants,
-    quarantine: (await readFacts(sql, [id]))[0].quarantine ?? null,
+    quarantine: facts.quarantine ?? null,
+    buds: facts.buds ?? null,
   };
 }
 

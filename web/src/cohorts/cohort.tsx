@@ -2,7 +2,9 @@ import { Pencil, Search, Target, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link, NavLink, Outlet, useParams } from 'react-router';
 import type { Cohort as Data } from '@gonimos/contract/cohorts';
+import { daysBetween } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
+import { readyShare } from '@gonimos/core/course';
 import type { Share } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
 import { ringsOf } from '@gonimos/core/trunk';
@@ -44,6 +46,15 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
       `${trunk.caliper.toFixed(0)} mm`,
       `${trunk.measured ? 'measured' : 'expected'} at the end of ${trunk.season}${cohort.goalCaliper ? `, goal ${cohort.goalCaliper} mm` : ''}`,
     ]);
+  if (cohort.buds && cohort.buds.on.slice(0, 4) === today.slice(0, 4)) {
+    const { on, looked, ready } = cohort.buds;
+    const share = readyShare(looked, ready, daysBetween(on, today));
+    facts.push([
+      'Buds ready today',
+      `${Math.round(share * 100)} %`,
+      `${ready} of ${looked} at the tally of ${shortDate(on, today)}`,
+    ]);
+  }
   if (cohort.viability)
     facts.push([
       'Viability',

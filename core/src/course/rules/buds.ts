@@ -1,6 +1,6 @@
 import { toDay, toIso } from '../../calendar/index.ts';
 import { cp } from '../../params/index.ts';
-import { normalQuantile } from '../../stats/index.ts';
+import { normalQuantile, normalShare } from '../../stats/index.ts';
 import type { Tree } from '../tree.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
@@ -13,6 +13,11 @@ const SPEAKS_FOR = 60;
 export function daysToHalf(looked: number, ready: number): number {
   const share = Math.min(0.98, Math.max(0.02, ready / looked));
   return Math.round(-normalQuantile(share) * BUD_SPREAD.value);
+}
+
+/** Share of a cohort that is ready so many days after a tally, 0..1. */
+export function readyShare(looked: number, ready: number, days: number): number {
+  return normalShare((days - daysToHalf(looked, ready)) / BUD_SPREAD.value);
 }
 
 /** Condition: work that waits for the buds waits until a tally says that half the cohort is ready. */

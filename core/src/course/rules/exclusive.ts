@@ -9,8 +9,7 @@ export function exclusive(ctx: Context, { op, step }: StepInHand, tree: Tree): D
   let latest: { day: number; title: string } | null = null;
   for (const [key, d] of ctx.dates) {
     if (key === step.key || d.day === null || !from.includes(d.operation)) continue;
-    const clash = d.day <= tree.day && d.day + days.value > tree.day;
-    if (clash && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
+    if (d.day <= tree.day && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
   }
   if (!latest) return null;
   return {

@@ -1,0 +1,164 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { compileCourse, type PlannedStep } from '@gonimos/core/course';
+import { OPERATIONS, operation } from '@gonimos/core/operations';
+import { programme, PROGRAMMES, unfold } from '@gonimos/core/programmes';
+import { chosen, QUESTIONS, type Choices, type Question, type QuestionId } from '@gonimos/core/schools';
+import type { GrowthGroup } from '@gonimos/core/taxa';
+import { facts, outside, step } from '../course/kit.ts';
+
+const questions = QUESTIONS as readonly Question[];
+const GROUPS: GrowthGroup[] = [
+  'deciduous-broadleaf',
+  'pine',
+  'juniper-cypress',
+  'tropical-broadleaf',
+  'sensitive-shrub',
+  'swollen-base',
+];
+
+/** Any answers to any of the questions. */
+const anyChoices = fc
+  .subarray(questions.map((q) => q.id))
+  .chain((ids) =>
+    fc.record(
+      Object.fromEntries(
+        ids.map((id) => [id, fc.constantFrom(...Object.keys(questions.find((q) => q.id === id)!.options))]),
+      ),
+    ),
+  ) as fc.Arbitrary<Choices>;
+
+describe('programmes unfolded', () => {
+  it('property: under any schools, for any kind, every step waits for something that is there before it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...PROGRAMMES),
+        anyChoices,
+        fc.constantFrom(...GROUPS),
+        (p, cohort, group) => {
+          const steps = unfold(p, { cohort, programme: p.schools, nursery: {} }, group);
+          const before = new Set<string>();
+          for (const s of steps) {
+            expect(before.has(s.key), `${p.id} ${s.key} twice`).to.equal(false);
+            if (before.size > 0)
+              expect(s.after.length, `${p.id} ${s.key} waits for nothing`).to.be.at.least(1);
+            for (const a of s.after)
+              expect(before.has(a.step), `${p.id} ${s.key} after ${a.step}`).to.equal(true);
+            if (s.chain) expect(before.has(s.chain)).to.equal(true);
+            before.add(s.key);
+          }
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
+  it('asks a school only for what it decides, and the narrowest level answers', () => {
+    const moves = new Set(
+      PROGRAMMES.flatMap((p) => p.steps.flatMap((s) => (s.only ? [s.only.question] : []))),
+    );
+    const windows = OPERATIONS.flatMap((o) => (o.schoolWindows ? [o.schoolWindows.question] : []));
+    for (const id of [...moves, ...windows] as QuestionId[])
+      expect(questions.find((q) => q.id === id)!.decides, id).to.equal('plan');
+    expect(chosen('chop', {})).to.deep.equal({ option: 'staged', from: 'library' });
+    const levels = { nursery: { chop: 'hard' }, programme: { chop: 'bend' }, cohort: { chop: 'sacrifice' } };
+    expect(chosen('chop', levels)).to.deep.equal({ option: 'sacrifice', from: 'cohort' });
+    expect(chosen('chop', { nursery: levels.nursery })).to.deep.equal({ option: 'hard', from: 'nursery' });
+  });
+
+  it('a staged chop comes in two sittings, a hard one in one, a bent one after a bend', () => {
+    const under = (chop: string) =>
+      compileCourse(
+        facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12', {
+          schools: { nursery: { chop }, cohort: {} },
+        }),
+        outside,
+        '2027-03-12',
+      ).steps.filter((s) => ['half-chop', 'chop', 'bend-shoot'].includes(s.operation));
+    expect(under('staged').map((s) => s.operation)).to.deep.equal(['half-chop', 'chop']);
+    expect(under('hard').map((s) => s.operation)).to.deep.equal(['chop']);
+    expect(under('bend').map((s) => s.operation)).to.deep.equal(['bend-shoot', 'chop']);
+    const [half, rest] = under('staged');
+    expect(rest.opens! > half.closes!).to.equal(true);
+  });
+});
+
+describe('aftercare chains', () => {
+  const course = (taxonId: string, id: string, more = {}) =>
+    compileCourse(facts(taxonId, programme(id), '2027-03-12', more), outside, '2027-03-12');
+  const careOf = (steps: PlannedStep[], parent: string) => steps.filter((s) => s.chain === parent);
+
+  it('every piece of severe work is followed by a look, and nothing comes before what it follows', () => {
+    for (const p of PROGRAMMES) {
+      const c = course('tilia-cordata', p.id);
+      for (const s of c.steps.filter((x) => x.odds !== null && x.status === 'planned')) {
+        const care = careOf(c.steps, s.key);
+        if (operation(s.operation).aftercare.length === 0) continue;
+        for (const x of care.filter((y) => y.status === 'planned'))
+          expect(x.opens! >= s.target!, `${p.id} ${x.key}`).to.equal(true);
+      }
+    }
+  });
+
+  it('holds the whole chain: looks, feed, wedges, moss, ties, shade, mist, guards, wire, layer, shoots, stub', () => {
+    const seen = new Set(
+      [
+        ...course('carpinus-betulus', 'seed-broadleaf').steps,
+        ...course('carpinus-betulus', 'air-layer').steps,
+        ...course('carpinus-betulus', 'lifted-plant').steps,
+        ...course('taxus-baccata', 'cutting-conifer').steps,
+      ]
+        .filter((s) => s.chain !== null)
+        .map((s) => s.operation),
+    );
+    expect([...seen]).to.include.members([
+      ...['survival-look', 'first-feed', 'wedges-out', 'moss-off', 'tie-off', 'shade', 'shade-off', 'mist'],
+      ...['guard-on', 'guard-off', 'wire-check', 'layer-check', 'shoot-choice', 'stub-off', 'root-check'],
+    ]);
+  });
+
+  it('growth decides where growth decides: in a cold year-half nothing passes, by the calendar two weeks do', () => {
+    const c = course('tilia-cordata', 'seed-broadleaf');
+    const care = careOf(c.steps, 'roots-2');
+    const by = (op: string) => care.find((s) => s.operation === op)!;
+    const work = step(c, 'roots-2').target!;
+    const days = (s: PlannedStep) => (Date.parse(s.opens!) - Date.parse(work)) / 86_400_000;
+    expect(days(by('survival-look'))).to.equal(12);
+    expect(days(by('wedges-out'))).to.equal(21);
+    expect(days(by('first-feed'))).to.equal(28);
+    // half a growing season from March is August, eight tenths are autumn
+    expect(by('moss-off').opens!.slice(5, 7)).to.be.oneOf(['07', '08']);
+    expect(by('root-check').opens!.slice(5, 7)).to.be.oneOf(['09', '10', '11']);
+    expect(by('moss-off').reasons.find((r) => r.rule === 'window')!.text).to.match(/growth decides/);
+  });
+
+  it('evergreens are misted and shaded, deciduous kinds are not; severed layers wait for growth with their feed', () => {
+    const ops = (taxonId: string) =>
+      careOf(course(taxonId, 'bought-liner').steps, 'correct').map((s) => s.operation);
+    expect(ops('olea-europaea')).to.include.members(['mist', 'shade', 'shade-off']);
+    expect(ops('acer-campestre')).not.to.include('mist');
+    const layer = course('tilia-cordata', 'air-layer');
+    const feed = careOf(layer.steps, 'sever').find((s) => s.operation === 'first-feed')!;
+    expect(feed.reasons.find((r) => r.rule === 'window')!.text).to.match(/0\.2 of a growing season/);
+  });
+
+  it('lapses when its time went by unrecorded, and never comes back another year', () => {
+    const f = facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12', {
+      steps: Object.fromEntries(
+        ['emergence', 'mesh-off', 'cells', 'measure-1', 'correct'].map((key, i) => [
+          key,
+          {
+            status: 'done' as const,
+            doneOn: ['2027-04-27', '2027-05-20', '2027-06-09', '2027-11-16', '2028-03-17'][i],
+          },
+        ]),
+      ),
+    });
+    const soon = compileCourse(f, outside, '2028-04-01');
+    expect(step(soon, 'correct.survival-look').status).to.equal('planned');
+    const late = compileCourse(f, outside, '2028-09-01');
+    for (const key of ['survival-look', 'wedges-out', 'first-feed'])
+      expect(step(late, `correct.${key}`).status, key).to.equal('lapsed');
+    expect(step(late, 'wire-1').status).to.equal('planned');
+  });
+});
