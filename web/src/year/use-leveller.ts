@@ -23,9 +23,20 @@ export function useLeveller() {
     );
     setRunning(false);
   }, []);
+  /** Raises the proven bound under the plan that is shown, on demand. */
+  const prove = useCallback(async (problem: YearProblem) => {
+    setRunning(true);
+    await worker.current?.remote.prove(
+      problem,
+      proxy((bound: number, progress: number) =>
+        setAnswer((a) => a && { ...a, bound: Math.max(a.bound, Math.min(bound, a.plan.cost)), progress }),
+      ),
+    );
+    setRunning(false);
+  }, []);
   const stop = useCallback(() => {
     void worker.current?.remote.stop();
     setRunning(false);
   }, []);
-  return { answer, running, start, stop, forget: () => setAnswer(null) };
+  return { answer, running, start, prove, stop, forget: () => setAnswer(null) };
 }

@@ -67,7 +67,7 @@ export function Year() {
   const [shown, setShown] = useState<Shown>('now');
   const [week, setWeek] = useState(0);
   const id = useRef(newId());
-  const { answer, running, start, stop, forget } = useLeveller();
+  const { answer, running, start, prove, stop, forget } = useLeveller();
   const keep = useKeepWeeks();
   const clear = useClearWeeks();
   const how = shown === 'levelled' && !answer ? 'now' : shown;
@@ -198,6 +198,15 @@ export function Year() {
               onClick={save}
             >
               {keep.isPending ? 'Planning again …' : 'Keep these weeks'}
+            </button>
+          )}
+          {answer && how === 'levelled' && !running && (
+            <button
+              type="button"
+              className="btn btn-ghost btn-tall border border-base-300"
+              onClick={() => void prove(year.problem)}
+            >
+              Prove it further
             </button>
           )}
           {may && how === 'now' && year.lines.some((l) => l.week) && (
