@@ -61,12 +61,14 @@ const asksThePlant = ({ op, step, rootLoss, topLoss }: StepInHand): boolean =>
 
 function chooseDay(hand: StepInHand, w: Window, today: Day): Pick<Placement, 'target' | 'chosen'> {
   const { moved, week } = hand.fact;
-  const inside = (day: Day) => day >= w.opens && day <= w.closes && day >= today;
+  // what is late may be set to any day from now on
+  const late = w.closes < today;
+  const inside = (day: Day) => day >= today && (late || (day >= w.opens && day <= w.closes));
   if (moved && !moved.overrides && inside(toDay(moved.to)))
     return { target: toDay(moved.to), chosen: 'hand' };
   if (week) {
     const monday = toDay(week);
-    const day = Math.min(Math.max(monday + 2, w.opens, today), w.closes);
+    const day = Math.min(Math.max(monday + 2, w.opens, today), late ? monday + 6 : w.closes);
     if (day >= monday && day <= monday + 6 && inside(day)) return { target: day, chosen: 'week' };
   }
   const ideal = w.opens + Math.round(TARGET_AT * (w.closes - w.opens));
