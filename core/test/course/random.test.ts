@@ -70,7 +70,7 @@ function build(c: Case): CourseFacts {
     vigour: [{ on: '2030-01-10', value: c.vigour }],
     schools: { nursery: {}, cohort: { insults: c.insults } },
     quarantine: c.quarantine ? { since: '2030-02-01', found: 'aphid' } : null,
-    light: { is: c.light as 'full' | 'shade', since: '2027-03-12' },
+    light: { is: c.light, since: '2027-03-12' },
     buds: c.buds === undefined ? null : { on: '2030-03-05', looked: 20, ready: c.buds },
   });
 }
