@@ -48,6 +48,39 @@ describe('season, station and pictures', () => {
     expect((await step(c.id, 'correct')).closes).to.equal(before.closes);
   });
 
+  it('re-plans only what a sight bears on, and keeps was, now and because of each step that moved', async () => {
+    const seen = { id: id(), placeId: placeId('Ground row A'), kind: 'buds-swelling', on: '2037-03-07' };
+    expect((await v.post('/observations', seen)).statusCode).to.equal(200);
+    const rows = await b
+      .db('plan_change as p')
+      .join('cohort as c', 'c.id', 'p.cohort_id')
+      .where('p.cause', 'buds swelling seen')
+      .select('c.place_id', 'p.was_opens', 'p.now_opens', 'p.because');
+    expect(rows.length).to.be.at.least(3);
+    for (const r of rows) {
+      expect(r.place_id).to.equal(seen.placeId);
+      expect(r.because.text.length).to.be.greaterThan(8);
+      expect(r.was_opens !== null || r.now_opens !== null).to.equal(true);
+    }
+    // a whole place was seen: it teaches no kind, and other places keep their own markers
+    const other = await v.get<SeasonOfPlace>(`/places/${placeId('North bench')}/season`);
+    expect((other.markers['bud-swell'] as { seen?: unknown }).seen).to.equal(undefined);
+    const here = await v.get<SeasonOfPlace>(`/places/${seen.placeId}/season`);
+    expect(here.markers['bud-swell']).to.have.property('seen');
+    expect((await v.post(`/observations/${seen.id}/withdraw`, { id: id() })).statusCode).to.equal(200);
+    expect((await v.post(`/observations/${seen.id}/withdraw`, { id: id() })).statusCode).to.equal(404);
+    const rowed = await b.db('observation').where({ id: seen.id });
+    expect(rowed.length, 'a withdrawn sight is kept').to.equal(1);
+    await b
+      .db('observation')
+      .where({ id: seen.id })
+      .delete()
+      .then(
+        () => expect.fail('an observation was deleted'),
+        (e: { code: string }) => expect(e.code).to.equal('GN001'),
+      );
+  });
+
   it('takes in a daily record: faults by line, nothing before it is confirmed, then every course is planned again', async () => {
     const csv =
       'date,tmin,tmax,rain\n2037-03-07,-1,6,0\n2037-03-08,9,4,0\n2037-02-30,1,2,0\n2037-03-07,0,1,0\n2037-03-09,cold,3,0\n';

@@ -1,5 +1,12 @@
 import { expect } from 'chai';
-import { Leveller, OVERLOAD_COST, overloadOf, shortfalls, type YearProblem } from '@gonimos/core/year';
+import {
+  Leveller,
+  loadOf,
+  OVERLOAD_COST,
+  overloadOf,
+  shortfalls,
+  type YearProblem,
+} from '@gonimos/core/year';
 import { randomYear } from './random-year.ts';
 
 /** Every way to give the steps weeks, by brute force and from the definition alone. */
@@ -94,6 +101,65 @@ describe('year: levelling', () => {
     }
     const over = plan.load.filter((w) => w.over > 0).length;
     expect(over === 0 || shortfalls(p, plan).length > 0).to.equal(true);
+  });
+
+  it('property: a plan’s loads are those of its weeks, its cost is never below the bound, more search is no worse', () => {
+    for (let seed = 40; seed < 60; seed++) {
+      const p = randomYear(seed, 50, 14, 0.85 + (seed % 5) * 0.1);
+      const l = new Leveller(p, seed);
+      const first = l.first();
+      const plan = l.improve(8000);
+      const split = new Set(plan.placed.filter((x) => x.split).map((x) => x.id));
+      const load = loadOf(p, new Map(plan.placed.map((x) => [x.id, x.week])), split);
+      load.forEach((w, i) => {
+        expect(w.all, `seed ${seed} week ${i}`).to.be.closeTo(plan.load[i].all, 1);
+        expect(w.skilled).to.be.closeTo(plan.load[i].skilled, 1);
+      });
+      // the objective from its definition: ten a minute too many, and the distance from the ideal weeks
+      const away = plan.placed.reduce((n, x, i) => {
+        const s = p.steps[i];
+        return n + s.priority * (x.week + (x.split ? 0.5 : 0) - s.ideal) ** 2;
+      }, 0);
+      const over = load.reduce((n, w) => n + w.over, 0);
+      expect(plan.cost).to.be.closeTo(away + OVERLOAD_COST * over, 1e-3);
+      expect(plan.cost).to.be.at.most(first.cost + 1e-6);
+      expect(l.prove(60)).to.be.at.most(plan.cost + 1e-6);
+      const spare = load.every((w, i) => w.all <= p.capacity.all[i] && w.skilled <= p.capacity.skilled[i]);
+      expect(shortfalls(p, plan).length === 0).to.equal(spare || over < 1);
+    }
+  });
+
+  it('an empty year costs nothing, a step too many is told with the window it loses', () => {
+    const none: YearProblem = {
+      weeks: 4,
+      capacity: { all: [60, 60, 60, 60], skilled: [0, 0, 0, 0] },
+      hands: [1, 1, 1, 1],
+      steps: [],
+    };
+    expect(new Leveller(none).first()).to.include({ cost: 0, overload: 0 });
+    const one = {
+      id: 'a',
+      minutes: 90,
+      skilled: false,
+      crew: 1,
+      from: 1,
+      to: 1,
+      ideal: 1,
+      priority: 1,
+      after: [],
+      trail: [],
+      locked: null,
+    };
+    const plan = new Leveller({ ...none, steps: [one] }).first();
+    expect(plan.overload).to.equal(30);
+    expect(shortfalls({ ...none, steps: [one] }, plan)).to.deep.equal([
+      { id: 'a', week: 1, minutes: 90, windowLost: true, crewShort: false },
+    ]);
+    const wide = { ...one, to: 3, minutes: 50 };
+    const two = { ...none, steps: [wide, { ...wide, id: 'b' }] };
+    expect(new Leveller(two).first().overload, 'two fit into two weeks').to.equal(0);
+    const skilled = { ...none, steps: [{ ...one, minutes: 30, skilled: true }] };
+    expect(new Leveller(skilled).first().overload, 'nobody with practice').to.equal(30);
   });
 
   it('keeps locked steps where they are, and tells of a crew that is not there', () => {

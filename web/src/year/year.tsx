@@ -1,13 +1,13 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Year as Data } from '@gonimos/contract/year';
-import { shortfalls, type WeekLoad, type YearPlan } from '@gonimos/core/year';
+import { loadOf, shortfalls, type WeekLoad, type YearPlan } from '@gonimos/core/year';
 import { useMay } from '../people/session';
 import { newId } from '../shared/api';
 import { duration, shortDate } from '../shared/dates';
 import { Trouble } from '../shared/field';
 import { Loading } from '../shared/loading';
 import { Bars } from './bars';
-import { loadOf, weeksOf } from './natural';
+import { weeksOf } from './weeks-of';
 import { People } from './people';
 import { useClearWeeks, useKeepWeeks, useYear } from './queries';
 import { useLeveller } from './use-leveller';
@@ -82,7 +82,7 @@ export function Year() {
       : how === 'now'
         ? year.lines.filter((l) => l.split)
         : [];
-    return { placed: weeks, load: loadOf(year, weeks, new Set(halves.map((h) => h.id))) };
+    return { placed: weeks, load: loadOf(year.problem, weeks, new Set(halves.map((h) => h.id))) };
   }, [year, how, plan]);
   if (!year) return <Loading error={error} />;
   const ahead = load.slice(0, year.shown);
