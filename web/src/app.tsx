@@ -2,7 +2,7 @@ import { createBrowserRouter, isRouteErrorResponse, RouterProvider, useRouteErro
 import { useSession } from './people/session';
 import { SignIn } from './people/sign-in';
 import { Round } from './round/round';
-import { Loading } from './shared/loading';
+import { Loading } from './common/loading';
 import { Shell } from './shell';
 
 /** A page of its own file, fetched when it is first opened. */

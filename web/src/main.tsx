@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app';
-import { Failure } from './shared/api';
+import { Failure } from './common/api';
 import './theme.css';
 
 const client = new QueryClient({

@@ -18,7 +18,7 @@ import { useSession, useSignOut } from './people/session';
 import { useRound } from './round/queries';
 import { usePlaceChoice } from './season/place-choice';
 import { useSeason } from './season/queries';
-import { Sheet } from './shared/sheet';
+import { Sheet } from './common/sheet';
 import { nextMarker, Ribbon } from './season/ribbon';
 
 const PLACES: { to: string; name: string; group: string; icon: ComponentType<{ size?: number }> }[] = [

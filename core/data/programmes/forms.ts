@@ -8,7 +8,7 @@ import {
   ifAny,
   into,
   once,
-  only,
+  ifSchool,
   programmeOf,
   seasons,
   step,
@@ -22,7 +22,7 @@ export const FORMS: Programme[] = [
     'Ring, wait for the roots, sever; double where the season is long enough',
     [
       step('ring', 'layer-ring', [], into('ground', 'Ring and wrap the layer on its parent')),
-      step('open', 'layer-open', [after('ring')], only('layer', 'double')),
+      step('open', 'layer-open', [after('ring')], ifSchool('layer', 'double')),
       step(
         'sever',
         'layer-sever',
@@ -31,7 +31,7 @@ export const FORMS: Programme[] = [
       ),
       step('split-now', 'base-split', [after('sever')], {
         window: { kind: 'lag', opens: 0, closes: 3 },
-        ...only('base-split', 'severing'),
+        ...ifSchool('base-split', 'severing'),
       }),
       step('settle', 'root-check', [after('sever')], { title: 'Root check: firm and growing' }),
       step(
@@ -40,7 +40,7 @@ export const FORMS: Programme[] = [
         [seasons('sever', 0.8), after('settle')],
         into('basket-25', 'First root correction, roots to one plane', { rootLoss: 0.3, topLoss: 0.1 }),
       ),
-      step('split', 'base-split', [seasons('correct', 0.8)], only('base-split', 'established')),
+      step('split', 'base-split', [seasons('correct', 0.8)], ifSchool('base-split', 'established')),
       step('row', 'plant-out', [seasons('correct', 1)], into('ground', 'Into the row, once it thrives')),
       step('measure', 'measure', [seasons('row', 1)]),
       step('lift', 'lift', [seasons('row', 2.5)], into('basket-32', undefined, { conditions: caliper(40) })),
@@ -245,7 +245,7 @@ export const FORMS: Programme[] = [
         title: 'Root check: firm, new root at the holes',
       }),
       step('feed', 'feed', [once('settle', 'rooted'), seasons('collect', 0.8)]),
-      step('half', 'half-chop', [seasons('collect', 1.8)], only('chop', 'staged')),
+      step('half', 'half-chop', [seasons('collect', 1.8)], ifSchool('chop', 'staged')),
       step('chop', 'chop', [seasons('collect', 1.8), { step: 'half', seasons: 0.9 }]),
       step('tourniquet', 'tourniquet', [seasons('chop', 1)], { title: 'Tourniquet where the flare is poor' }),
       step('roots-2', 'root-work', [seasons('chop', 1.2)], into('basket-32', 'Half the old soil out')),

@@ -6,7 +6,7 @@ import {
   caliper,
   height,
   into,
-  only,
+  ifSchool,
   programmeOf,
   seasons,
   step,
@@ -35,11 +35,11 @@ export const IN_THE_GROUND: Programme[] = [
         into('ground', 'Plant into the ground row, on tiles'),
       ),
       step('measure-1', 'measure', [seasons('plant-out', 0.8)]),
-      step('cut-back-1', 'cut-back', [seasons('plant-out', 0.9)], only('ground-cut', 'yearly')),
-      step('cut-back-2', 'cut-back', [seasons('cut-back-1', 0.9)], only('ground-cut', 'yearly')),
+      step('cut-back-1', 'cut-back', [seasons('plant-out', 0.9)], ifSchool('ground-cut', 'yearly')),
+      step('cut-back-2', 'cut-back', [seasons('cut-back-1', 0.9)], ifSchool('ground-cut', 'yearly')),
       step('turn', 'lift-replant', [seasons('plant-out', 1.8)], {
         title: 'Lift, correct roots, replant in the row',
-        ...only('ground-lift', 'second-year'),
+        ...ifSchool('ground-lift', 'second-year'),
       }),
       step(
         'lift',

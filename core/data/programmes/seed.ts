@@ -8,7 +8,7 @@ import {
   full,
   height,
   into,
-  only,
+  ifSchool,
   programmeOf,
   seasons,
   step,
@@ -40,10 +40,10 @@ export const FROM_SEED: Programme[] = [
       ),
       step('cut-back-1', 'cut-back', [seasons('roots-2', 0.8)]),
       step('measure-2', 'measure', [after('cut-back-1')]),
-      step('bend', 'bend-shoot', [seasons('roots-2', 0.8)], only('chop', 'bend')),
+      step('bend', 'bend-shoot', [seasons('roots-2', 0.8)], ifSchool('chop', 'bend')),
       step('half-chop', 'half-chop', [seasons('roots-2', 1.5)], {
         conditions: caliper(22),
-        ...only('chop', 'staged'),
+        ...ifSchool('chop', 'staged'),
       }),
       step('chop', 'chop', [seasons('roots-2', 1.5), { step: 'half-chop', seasons: 0.8 }, after('bend')], {
         conditions: caliper(22),
@@ -222,7 +222,7 @@ export const FROM_SEED: Programme[] = [
       ),
       step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
       step('escape', 'escape-cut', [seasons('correct', 1.8)]),
-      step('cut-back', 'cut-back', [seasons('escape', 0.8)], only('ground-cut', 'yearly')),
+      step('cut-back', 'cut-back', [seasons('escape', 0.8)], ifSchool('ground-cut', 'yearly')),
       step('measure', 'measure', [seasons('escape', 1.2)]),
       step('chop', 'chop', [seasons('escape', 0.8)], { conditions: caliper(28) }),
       step(

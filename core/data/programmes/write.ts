@@ -11,7 +11,7 @@ export const ifAny = (step: string, n = 0): After => ({ step, seasons: n, option
 export const caliper = (mm: number): Condition[] => [{ measure: 'caliper', atLeast: mm, unit: 'mm' }];
 export const height = (mm: number): Condition[] => [{ measure: 'height', atLeast: mm, unit: 'mm' }];
 export const full = (share: number): Condition[] => [{ measure: 'fill', atLeast: share, unit: 'share' }];
-export const only = (question: QuestionId, ...options: string[]): Pick<ProgrammeStep, 'only'> => ({
+export const ifSchool = (question: QuestionId, ...options: string[]): Pick<ProgrammeStep, 'only'> => ({
   only: { question, options },
 });
 

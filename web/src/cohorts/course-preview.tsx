@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { container } from '@gonimos/core/containers';
 import type { Course, PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
-import { dateSpan, readable, seasonYear } from '../shared/dates';
-import { Section } from '../shared/section';
-import { Why } from '../shared/why';
+import { dateSpan, readable, seasonYear } from '../common/dates';
+import { Section } from '../common/section';
+import { Why } from '../common/why';
 
 interface Props {
   course: Course;

@@ -6,11 +6,11 @@ import { useNursery, usePlaces } from '../nursery/queries';
 import { useProgramme } from '../library/queries';
 import { SchoolFields } from '../schools/school-fields';
 import { useSchoolsPreview } from '../schools/queries';
-import { Failure } from '../shared/api';
-import { Change } from '../shared/change';
-import { faultsIn, faultsOf, showFaults } from '../shared/check';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { Failure } from '../common/api';
+import { Change } from '../common/change';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 import { useEditCohort } from './queries';
 
 /** Schools of this cohort, with what they would move before they are saved. */

@@ -9,10 +9,10 @@ import { TAXA, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
-import { Failure, newId } from '../shared/api';
-import { faultsIn, faultsOf, showFaults } from '../shared/check';
-import { dropDraft, readDraft, useDraft } from '../shared/draft';
-import { Field, Trouble } from '../shared/field';
+import { Failure, newId } from '../common/api';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { dropDraft, readDraft, useDraft } from '../common/draft';
+import { Field, Trouble } from '../common/field';
 import { CoursePreview } from './course-preview';
 import { useEnterCohort, usePreview, useRegister } from './queries';
 

@@ -10,8 +10,8 @@ import type {
 } from '@gonimos/contract/cohorts';
 import type { Outcome } from '@gonimos/contract/records';
 import type { Course } from '@gonimos/core/course';
-import { call, get } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useRegister = () =>
   useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });

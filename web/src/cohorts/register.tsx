@@ -22,10 +22,10 @@ import { caliperBefore } from '@gonimos/core/trunk';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { dateSpan, saidDate, seasonYear } from '../shared/dates';
-import { Loading } from '../shared/loading';
-import { Section } from '../shared/section';
-import { countWords } from '../shared/words';
+import { dateSpan, saidDate, seasonYear } from '../common/dates';
+import { Loading } from '../common/loading';
+import { Section } from '../common/section';
+import { countWords } from '../common/words';
 import { useRegister } from './queries';
 
 const features = tableFeatures({

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { CohortCourse, PlanChange } from '@gonimos/contract/course';
-import { get } from '../shared/api';
+import { get } from '../common/api';
 
 export const useCourse = (cohortId: string) =>
   useQuery({

@@ -1,8 +1,8 @@
 import { useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
 import type { PlannedStep } from '@gonimos/core/course';
-import { dateSpan, shortDate } from '../shared/dates';
-import { useWidth } from '../shared/use-width';
+import { dateSpan, shortDate } from '../common/dates';
+import { useWidth } from '../common/use-width';
 import { LANES, standing } from './lanes';
 
 const ROW = 20;

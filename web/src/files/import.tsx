@@ -2,8 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CSV_IN, type ImportReport } from '@gonimos/contract/files';
-import { call, newId } from '../shared/api';
-import { Trouble } from '../shared/field';
+import { call, newId } from '../common/api';
+import { Trouble } from '../common/field';
 
 const EXAMPLE = `${CSV_IN.join(',')}
 FM-37,Acer campestre,"Seed-raised broadleaf, in baskets",Cold frame,seed flat 40 × 30 cm,spring 2036,150,40,from the long hedge`;

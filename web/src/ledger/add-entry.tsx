@@ -2,11 +2,11 @@ import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
-import { Failure, newId } from '../shared/api';
-import { faultsIn, faultsOf, showFaults } from '../shared/check';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
-import { ENTRY_WORDS } from '../shared/words';
+import { Failure, newId } from '../common/api';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
+import { ENTRY_WORDS } from '../common/words';
 import { useAddEntry } from './queries';
 
 export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {

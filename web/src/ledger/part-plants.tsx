@@ -3,10 +3,10 @@ import { useForm } from 'react-hook-form';
 import { splitCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePromote, useSplit } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { Failure, newId } from '../shared/api';
-import { faultsOf, showFaults } from '../shared/check';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { Failure, newId } from '../common/api';
+import { faultsOf, showFaults } from '../common/check';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 
 /** Parts plants off into a cohort of their own, or one plant to follow by its tag. */
 export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {

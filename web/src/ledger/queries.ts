@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { EntryRow, NewEntry } from '@gonimos/contract/ledger';
 import type { Outcome } from '@gonimos/contract/records';
-import { useUpheaval } from '../shared/upheaval';
-import { call, get, newId } from '../shared/api';
+import { useUpheaval } from '../common/upheaval';
+import { call, get, newId } from '../common/api';
 
 export const useLedger = (cohortId: string) =>
   useQuery({

@@ -12,9 +12,9 @@ import {
 } from '@gonimos/core/programmes';
 import { SchoolFields } from '../schools/school-fields';
 import { useNursery } from '../nursery/queries';
-import { Failure, newId } from '../shared/api';
-import { Field, Trouble } from '../shared/field';
-import { Loading } from '../shared/loading';
+import { Failure, newId } from '../common/api';
+import { Field, Trouble } from '../common/field';
+import { Loading } from '../common/loading';
 import { useProgramme, useSaveProgramme } from './queries';
 
 const OPS = OPERATIONS.toSorted((a, b) => a.name.localeCompare(b.name));

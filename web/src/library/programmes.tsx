@@ -6,8 +6,8 @@ import { operation } from '@gonimos/core/operations';
 import type { After, Programme, ProgrammeStep } from '@gonimos/core/programmes';
 import { QUESTIONS, type Question } from '@gonimos/core/schools';
 import { useMay } from '../people/session';
-import { Loading } from '../shared/loading';
-import { Sheet } from '../shared/sheet';
+import { Loading } from '../common/loading';
+import { Sheet } from '../common/sheet';
 import { useProgramme, useProgrammes } from './queries';
 
 const titleOf = (s: ProgrammeStep) => s.title ?? operation(s.operation).name;

@@ -8,8 +8,8 @@ import type {
 } from '@gonimos/contract/library';
 import type { Outcome } from '@gonimos/contract/records';
 import { PROGRAMMES, type Programme } from '@gonimos/core/programmes';
-import { call, get } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useProgrammes = () =>
   useQuery({ queryKey: ['programmes'], queryFn: () => get<ProgrammeRow[]>('/programmes') });

@@ -2,10 +2,10 @@ import { useRef, useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { suits } from '@gonimos/core/programmes';
 import { taxon } from '@gonimos/core/taxa';
-import { newId } from '../shared/api';
-import { Change } from '../shared/change';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { newId } from '../common/api';
+import { Change } from '../common/change';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 import { Outcome } from '../records/outcome';
 import { useAllProgrammes, useRetarget, useTryRetarget } from './queries';
 

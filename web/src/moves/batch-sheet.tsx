@@ -3,10 +3,10 @@ import { LANES } from '@gonimos/core/operations';
 import { GROWTH_GROUPS, TAXA } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { newId } from '../shared/api';
-import { shortDate } from '../shared/dates';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { newId } from '../common/api';
+import { shortDate } from '../common/dates';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 import { useBatch, useTryBatch } from './queries';
 
 const LANE_WORDS = {

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import { newId } from '../shared/api';
-import { Change } from '../shared/change';
-import { readable, shortDate } from '../shared/dates';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
-import { RULE_WORDS } from '../shared/rules';
+import { newId } from '../common/api';
+import { Change } from '../common/change';
+import { readable, shortDate } from '../common/dates';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
+import { RULE_WORDS } from '../common/rules';
 import { Outcome } from '../records/outcome';
 import { useMove, useTryMove } from './queries';
 

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import type { BatchLine, BatchPutOff, MoveAnswer, MoveStep } from '@gonimos/contract/moves';
 import type { Outcome } from '@gonimos/contract/records';
-import { call } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useTryMove = () =>
   useMutation({

@@ -11,11 +11,11 @@ import {
 import { ROLES, type Role } from '@gonimos/contract/people';
 import { useMay } from '../people/session';
 import { NurserySchools } from '../schools/nursery-schools';
-import { Failure, newId } from '../shared/api';
-import { faultsIn, faultsOf, showFaults } from '../shared/check';
-import { Field, Trouble } from '../shared/field';
-import { Loading } from '../shared/loading';
-import { Sheet } from '../shared/sheet';
+import { Failure, newId } from '../common/api';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { Field, Trouble } from '../common/field';
+import { Loading } from '../common/loading';
+import { Sheet } from '../common/sheet';
 import { Stock } from '../stock/stock';
 import {
   useEditNursery,

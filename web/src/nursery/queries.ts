@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { EditNursery, EditPlace, NewPlace, Nursery, Place } from '@gonimos/contract/nursery';
 import type { NewPerson, Person, Role } from '@gonimos/contract/people';
-import { call, get } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useNursery = () => useQuery({ queryKey: ['nursery'], queryFn: () => get<Nursery>('/nursery') });
 export const usePlaces = () => useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('/places') });

@@ -1,6 +1,6 @@
 import type { FieldErrors, UseFormRegister } from 'react-hook-form';
-import { monthName } from '../shared/dates';
-import { Field } from '../shared/field';
+import { monthName } from '../common/dates';
+import { Field } from '../common/field';
 
 /** A site as it is typed: everything is text until it is sent. */
 export interface SiteInputs {

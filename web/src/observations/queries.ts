@@ -1,6 +1,6 @@
 import type { NewObservation, ObservationOutcome } from '@gonimos/contract/observations';
-import { call, newId } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, newId } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useObserve = () =>
   useUpheaval((o: NewObservation) => call<ObservationOutcome>('POST', '/observations', o));

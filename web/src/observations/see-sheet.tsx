@@ -3,10 +3,10 @@ import { OBSERVATIONS, OBSERVATION_KINDS, type ObservationKind } from '@gonimos/
 import { TAXA } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { Failure, newId } from '../shared/api';
-import { shortDate } from '../shared/dates';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { Failure, newId } from '../common/api';
+import { shortDate } from '../common/dates';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 import { useObserve, useWithdraw } from './queries';
 
 /** "I see this today": fixes this year's marker at the place, and teaches what the kind is like here. */

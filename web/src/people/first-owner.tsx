@@ -1,8 +1,8 @@
 import { useForm } from 'react-hook-form';
 import { siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
 import { firstOwner } from '@gonimos/contract/people';
-import { faultsIn, faultsOf, showFaults } from '../shared/check';
-import { Field, Trouble } from '../shared/field';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { Field, Trouble } from '../common/field';
 import { useFirstOwner } from './session';
 
 interface Inputs extends SiteInputs {

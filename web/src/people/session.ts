@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ROLES, type FirstOwner, type Role, type Session, type SignIn } from '@gonimos/contract/people';
-import { call, get, keepToken } from '../shared/api';
+import { call, get, keepToken } from '../common/api';
 
 const KEY = ['session'];
 

@@ -1,7 +1,7 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm } from 'react-hook-form';
 import { signIn, type Role, type SignIn as Input } from '@gonimos/contract/people';
-import { Field, Trouble } from '../shared/field';
+import { Field, Trouble } from '../common/field';
 import { useEnterDemo, useSession, useSignIn } from './session';
 
 const ROLES: { role: Role; name: string; does: string }[] = [

@@ -1,6 +1,6 @@
 import { Camera } from 'lucide-react';
-import { shortDate } from '../shared/dates';
-import { Trouble } from '../shared/field';
+import { shortDate } from '../common/dates';
+import { Trouble } from '../common/field';
 import { pictureUrl, useAddPicture, usePictures } from './queries';
 
 /** Takes a picture or a file and keeps it with a cohort, and with a record when there is one. */

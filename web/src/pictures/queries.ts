@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { PictureRow } from '@gonimos/contract/pictures';
-import { get, newId, sendFile } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { get, newId, sendFile } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const usePictures = (cohortId: string) =>
   useQuery({

@@ -1,6 +1,6 @@
 import { useFieldArray, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
-import { newId } from '../shared/api';
+import { newId } from '../common/api';
 
 export interface LossInput {
   id: string;

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Outcome as Result } from '@gonimos/contract/records';
-import { dateSpan, readable } from '../shared/dates';
-import { Trouble } from '../shared/field';
-import { countWords } from '../shared/words';
+import { dateSpan, readable } from '../common/dates';
+import { Trouble } from '../common/field';
+import { countWords } from '../common/words';
 import { useUndo } from './queries';
 
 const UNDO_SECONDS = 60;

@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { addDays } from '@gonimos/core/calendar';
-import { Failure, newId } from '../shared/api';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { Failure, newId } from '../common/api';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 import { Outcome } from './outcome';
 import { usePutOff } from './queries';
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NewRecord, Outcome, PutOffStep, RecordRow } from '@gonimos/contract/records';
-import { call, get, newId } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get, newId } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useRecords = (cohortId: string) =>
   useQuery({

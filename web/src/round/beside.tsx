@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import type { Round as RoundData } from '@gonimos/contract/round';
-import { fromNow, readable, shortDate } from '../shared/dates';
+import { fromNow, readable, shortDate } from '../common/dates';
 
 /** What goes with the day's work: kit, containers that fall short, things to watch, what is coming. */
 export function Beside({ round }: { round: RoundData }) {

@@ -3,11 +3,11 @@ import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import type { RoundStep } from '@gonimos/contract/round';
 import { useMay } from '../people/session';
-import { readable, seasonYear, shortDate } from '../shared/dates';
-import { RULE_WORDS } from '../shared/rules';
-import { Section } from '../shared/section';
-import { WindowBar } from '../shared/window-bar';
-import { countWords } from '../shared/words';
+import { readable, seasonYear, shortDate } from '../common/dates';
+import { RULE_WORDS } from '../common/rules';
+import { Section } from '../common/section';
+import { WindowBar } from '../common/window-bar';
+import { countWords } from '../common/words';
 
 export type Open = { kind: 'record' | 'put off' | 'why' | 'found'; step: RoundStep } | null;
 

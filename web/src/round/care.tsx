@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { RoundStep } from '@gonimos/contract/round';
 import { usePlaceName } from '../nursery/queries';
-import { fromNow } from '../shared/dates';
+import { fromNow } from '../common/dates';
 import type { Open } from './card';
 
 /** Aftercare and looks of the day: short work, one line each. */

@@ -3,9 +3,9 @@ import type { NewRecord } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
 import { operation } from '@gonimos/core/operations';
 import { useRecordWork } from '../records/queries';
-import { newId } from '../shared/api';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
+import { newId } from '../common/api';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
 
 const recordOf = (
   id: string,

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Round } from '@gonimos/contract/round';
-import { get } from '../shared/api';
+import { get } from '../common/api';
 
 /** Steps shown at first; more are asked for by hand. */
 export const FIRST_STEPS = 60;

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Nursery } from '@gonimos/contract/nursery';
 import { useMay } from '../people/session';
-import { Change } from '../shared/change';
-import { Trouble } from '../shared/field';
+import { Change } from '../common/change';
+import { Trouble } from '../common/field';
 import { useNurserySchools, useSchoolsPreview } from './queries';
 import { SchoolFields } from './school-fields';
 

@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import type { CohortChange, NurserySchools } from '@gonimos/contract/schools';
 import type { Choices } from '@gonimos/core/schools';
-import { call } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useSchoolsPreview = () =>
   useMutation({

@@ -1,5 +1,5 @@
 import { chosen, QUESTIONS, type Choices, type Question, type QuestionId } from '@gonimos/core/schools';
-import { Field } from '../shared/field';
+import { Field } from '../common/field';
 
 interface Props {
   value: Choices;

@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { daysBetween } from '@gonimos/core/calendar';
-import { monthName } from '../shared/dates';
-import { useWidth } from '../shared/use-width';
+import { monthName } from '../common/dates';
+import { useWidth } from '../common/use-width';
 
 const HEIGHT = 240;
 const LEFT = 36;

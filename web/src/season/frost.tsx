@@ -1,5 +1,5 @@
 import type { SeasonOfPlace } from '@gonimos/contract/season';
-import { shortDate } from '../shared/dates';
+import { shortDate } from '../common/dates';
 
 type Nights = SeasonOfPlace['frost']['first'];
 

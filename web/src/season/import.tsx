@@ -1,10 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { ImportWeather, WeatherReport } from '@gonimos/contract/season';
-import { call, newId } from '../shared/api';
-import { shortDate } from '../shared/dates';
-import { Trouble } from '../shared/field';
-import { useUpheaval } from '../shared/upheaval';
+import { call, newId } from '../common/api';
+import { shortDate } from '../common/dates';
+import { Trouble } from '../common/field';
+import { useUpheaval } from '../common/upheaval';
 
 const send = (b: ImportWeather) => call<WeatherReport>('POST', '/weather/import', b);
 

@@ -4,8 +4,8 @@ import { OBSERVATIONS, type Marker, type MarkerName } from '@gonimos/core/season
 import { taxon } from '@gonimos/core/taxa';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { useWithdraw } from '../observations/queries';
-import { dateSpan, shortDate } from '../shared/dates';
-import { useWidth } from '../shared/use-width';
+import { dateSpan, shortDate } from '../common/dates';
+import { useWidth } from '../common/use-width';
 
 const NAMES: Partial<Record<MarkerName, [string, string]>> = {
   'roots-active': ['Roots at work', 'lagged air temperature at or above 6 °C'],

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
-import { get } from '../shared/api';
+import { get } from '../common/api';
 
 export const useSeason = (placeId: string | undefined) =>
   useQuery({

@@ -2,8 +2,8 @@ import { Link } from 'react-router';
 import { daysBetween, toDay, toIso } from '@gonimos/core/calendar';
 import type { Marker } from '@gonimos/core/season';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
-import { monthName, shortDate } from '../shared/dates';
-import { useWidth } from '../shared/use-width';
+import { monthName, shortDate } from '../common/dates';
+import { useWidth } from '../common/use-width';
 
 interface Phase {
   name: string;

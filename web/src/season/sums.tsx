@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { Months, useDays } from './bands';
 import { addDays } from '@gonimos/core/calendar';
-import { useWidth } from '../shared/use-width';
+import { useWidth } from '../common/use-width';
 
 const HEIGHT = 190;
 const LEFT = 46;

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { StationNow } from '@gonimos/contract/station';
-import { get } from '../shared/api';
+import { get } from '../common/api';
 
 const MINUTE = 60_000;
 

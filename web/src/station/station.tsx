@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import type { StationNow } from '@gonimos/contract/station';
 import { Weather } from '../round/weather';
-import { useWidth } from '../shared/use-width';
+import { useWidth } from '../common/use-width';
 import { useStation } from './queries';
 
 const HEIGHT = 110;

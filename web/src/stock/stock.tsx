@@ -4,11 +4,11 @@ import type { CountStock, StockRow } from '@gonimos/contract/stock';
 import { CONTAINERS, container } from '@gonimos/core/containers';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { call, get } from '../shared/api';
-import { shortDate } from '../shared/dates';
-import { Field, Trouble } from '../shared/field';
-import { Sheet } from '../shared/sheet';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get } from '../common/api';
+import { shortDate } from '../common/dates';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
+import { useUpheaval } from '../common/upheaval';
 
 const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => get<StockRow[]>('/stock') });
 const useCount = () => useUpheaval((c: CountStock) => call<StockRow[]>('PUT', '/stock', c));

@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import type { Year } from '@gonimos/contract/year';
 import type { WeekLoad } from '@gonimos/core/year';
-import { monthName, shortDate } from '../shared/dates';
-import { useWidth } from '../shared/use-width';
+import { monthName, shortDate } from '../common/dates';
+import { useWidth } from '../common/use-width';
 
 const HEIGHT = 250;
 const LEFT = 40;

@@ -1,7 +1,7 @@
 import type { Worker, Year } from '@gonimos/contract/year';
 import { useMay } from '../people/session';
-import { shortDate } from '../shared/dates';
-import { Trouble } from '../shared/field';
+import { shortDate } from '../common/dates';
+import { Trouble } from '../common/field';
 import { useAbsence, useHours } from './queries';
 
 function Person({ worker, week, today }: { worker: Worker; week: string; today: string }) {

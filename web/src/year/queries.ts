@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { KeepWeeks, LockStep, Year } from '@gonimos/contract/year';
-import { call, get } from '../shared/api';
-import { useUpheaval } from '../shared/upheaval';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
 
 export const useYear = (weeks: 26 | 52) =>
   useQuery({ queryKey: ['year', weeks], queryFn: () => get<Year>(`/year?weeks=${weeks}`) });

@@ -5,7 +5,7 @@ import type { Year, YearLine } from '@gonimos/contract/year';
 import type { Shortfall, WeekLoad } from '@gonimos/core/year';
 import { addDays } from '@gonimos/core/calendar';
 import { useMay } from '../people/session';
-import { dateSpan, duration, shortDate } from '../shared/dates';
+import { dateSpan, duration, shortDate } from '../common/dates';
 import { useLockStep, useLockWeek } from './queries';
 
 /** Lines shown at first. */
