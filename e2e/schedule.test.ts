@@ -1,20 +1,10 @@
 import { expect } from 'chai';
 import sharp from 'sharp';
-import type { Browser, Page } from 'playwright-core';
-import { startApp } from './app.ts';
-import { enter, openBrowser } from './browser.ts';
+import type { Page } from 'playwright-core';
+import { here } from './here.ts';
 
 describe('the plan bends in the browser', () => {
-  let browser: Browser;
-  let app: Awaited<ReturnType<typeof startApp>>;
-  before(async function () {
-    this.timeout(60_000);
-    [browser, app] = await Promise.all([openBrowser(), startApp()]);
-  });
-  after(async () => {
-    await browser.close();
-    await app.stop();
-  });
+  const at = here();
   const sheet = (page: Page) => page.getByRole('dialog');
   const cohort = async (page: Page, code: string) => {
     await page.goto('/cohorts');
@@ -23,7 +13,7 @@ describe('the plan bends in the browser', () => {
   };
 
   it('something seen today fixes the marker, moves courses, and can be taken back', async () => {
-    const { page, context } = await enter(browser, app.base, 'Grower');
+    const { page, context } = await at.enter('Grower');
     await page.goto('/season');
     await page.getByRole('button', { name: 'I see this today' }).click();
     await sheet(page).getByLabel('buds swelling').check();
@@ -43,7 +33,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(60_000);
 
   it('a step moved in the timeline: inside its window by mouse, refused by name outside, overridden with a reason', async () => {
-    const { page, context } = await enter(browser, app.base, 'Grower');
+    const { page, context } = await at.enter('Grower');
     await cohort(page, 'FM-36');
     const bar = page.getByRole('button', { name: /^First root correction/ }).first();
     // by mouse: the day under the hand is asked of the rules
@@ -83,7 +73,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(60_000);
 
   it('found on opening, from the round: causes ranked, one change, put back, and a look that comes again', async () => {
-    const { page, context } = await enter(browser, app.base, 'Helper');
+    const { page, context } = await at.enter('Helper');
     await page.getByRole('button', { name: 'Found something, LV-35' }).click();
     await sheet(page).getByLabel('few roots, ball falls apart').check();
     await sheet(page).getByText('usual', { exact: true }).waitFor();
@@ -122,7 +112,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(60_000);
 
   it('the year levelled in a worker: first answer, better ones, kept, and a step locked', async () => {
-    const { page, context } = await enter(browser, app.base, 'Owner');
+    const { page, context } = await at.enter('Owner');
     await page.goto('/year');
     await page.getByRole('tab', { name: 'Windows alone' }).click();
     await page
@@ -156,7 +146,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(90_000);
 
   it('a programme of one’s own: checked as it is written, kept, followed, changed without touching who follows it', async () => {
-    const { page, context } = await enter(browser, app.base, 'Grower');
+    const { page, context } = await at.enter('Grower');
     await page.goto('/library');
     await page.getByRole('button', { name: /^Seed-raised broadleaf, in baskets/ }).click();
     await sheet(page).getByRole('link', { name: 'Make a copy of my own' }).click();
@@ -196,7 +186,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(90_000);
 
   it('several cohorts at once, many put off, and a school looked at before it is followed', async () => {
-    const { page, context } = await enter(browser, app.base, 'Owner');
+    const { page, context } = await at.enter('Owner');
     await page.getByRole('button', { name: 'Several' }).click();
     await page.getByLabel(/^Choose TC-34/).check();
     await page.getByLabel(/^Choose HB-33/).check();

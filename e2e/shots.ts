@@ -16,73 +16,85 @@ async function shot(page: Page, name: string, ready: string): Promise<void> {
   console.log(`  ${name}.png`);
 }
 
-async function tour(dark: boolean): Promise<void> {
-  const { page, context } = await enter(browser, app.base, 'Grower', DESK, dark);
-  const suffix = dark ? '-dark' : '';
-  await shot(page, `round${suffix}`, 'Have ready');
-  if (!dark) {
-    await page
-      .getByRole('button', { name: /^Record First root/ })
-      .first()
-      .click();
-    await shot(page, 'recording-sheet', 'Losses');
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: /^Why/ }).nth(2).click();
-    await shot(page, 'why', 'What would change it');
-    await page.keyboard.press('Escape');
-    await page.goto('/cohorts');
-    await shot(page, 'cohorts', 'plants alive');
-    await page.goto('/cohorts/new');
-    await page.getByLabel('Seeds').fill('120');
-    await page.getByLabel('Goal caliper').fill('40');
-    await page.evaluate(() => window.scrollTo(0, 0));
-    await shot(page, 'new-cohort', 'Its course');
-    await page.goto('/library');
-    await shot(page, 'library', 'Seed-raised pine');
-    await page.goto('/');
-    await page.getByRole('button', { name: 'Found something, LV-35' }).click();
-    await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
-    await shot(page, 'found', 'What now');
-    await page.keyboard.press('Escape');
-    await page.goto('/year');
-    await page.getByRole('tab', { name: 'Windows alone' }).click();
-  } else await page.goto('/year');
-  await shot(page, `year${suffix}`, 'Hands');
-  if (!dark) {
-    await page.goto('/season');
-    await shot(page, 'season', 'Bud swell');
-  }
+async function tour(): Promise<void> {
+  const { page, context } = await enter(browser, app.base, 'Grower', DESK);
+  await shot(page, 'round', 'Have ready');
+  await page
+    .getByRole('button', { name: /^Record First root/ })
+    .first()
+    .click();
+  await shot(page, 'recording-sheet', 'Losses');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Why/ }).nth(2).click();
+  await shot(page, 'why', 'What would change it');
+  await page.keyboard.press('Escape');
+  await page.goto('/cohorts');
+  await shot(page, 'cohorts', 'plants alive');
+  await page.goto('/cohorts/new');
+  await page.getByLabel('Seeds').fill('120');
+  await page.getByLabel('Goal caliper').fill('40');
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await shot(page, 'new-cohort', 'Its course');
+  await page.goto('/library');
+  await shot(page, 'library', 'Seed-raised pine');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Found something, LV-35' }).click();
+  await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
+  await shot(page, 'found', 'What now');
+  await page.keyboard.press('Escape');
+  await page.goto('/year');
+  await page.getByRole('tab', { name: 'Windows alone' }).click();
+  await shot(page, 'year', 'Hands');
+  await page.goto('/season');
+  await shot(page, 'season', 'Bud swell');
   await page.goto('/cohorts');
   await page.getByRole('link', { name: 'FM-30' }).click();
-  await shot(page, `cohort${suffix}`, 'Ahead');
-  if (!dark) {
-    const bar = page.getByRole('button', { name: /^Into the training pot/ }).first();
-    await bar.focus();
-    await page.keyboard.press('Shift+PageUp');
-    await shot(page, 'move', 'Refused by the rule');
-    await page.keyboard.press('Escape');
-    await page.getByRole('link', { name: 'Ledger' }).click();
-    await shot(page, 'ledger', 'Alive after');
-  }
+  await shot(page, 'cohort', 'Ahead');
+  const bar = page.getByRole('button', { name: /^Into the training pot/ }).first();
+  await bar.focus();
+  await page.keyboard.press('Shift+PageUp');
+  await shot(page, 'move', 'Refused by the rule');
+  await page.keyboard.press('Escape');
+  await propagation(page);
   await context.close();
+}
+
+async function evening(): Promise<void> {
+  const { page, context } = await enter(browser, app.base, 'Grower', DESK, true);
+  await shot(page, 'round-dark', 'Have ready');
+  await context.close();
+}
+
+async function propagation(page: Page): Promise<void> {
+  await page.goto('/propagation');
+  await shot(page, 'start-numbers', 'What being surer costs');
+  await page.goto('/propagation/layers');
+  await shot(page, 'layers', 'one year in ten worse');
+  await page.goto('/propagation/compare');
+  await shot(page, 'compare', 'It does not say why');
+  await page.goto('/cohorts');
+  await page.getByRole('link', { name: 'OP-36-07' }).click();
+  await page.getByRole('link', { name: 'Lineage' }).click();
+  await shot(page, 'lineage', 'generations');
+  await page.goto('/cohorts');
+  await page.getByRole('link', { name: 'OJ-37' }).click();
+  await page.getByRole('link', { name: 'Sowing' }).click();
+  await shot(page, 'tray', 'Coolbear');
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Record Cutting check/ }).click();
+  const counts = { rooted: '31', callus: '20', dead: '6' };
+  for (const [state, n] of Object.entries(counts)) await page.getByLabel(`Tray 1: ${state}`).fill(n);
+  await shot(page, 'cutting-check', '31 rooted go on');
 }
 
 async function phone(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Helper', PHONE);
   await shot(page, 'round-phone', 'open');
-  await page
-    .getByRole('button', { name: /^Record/ })
-    .first()
-    .click();
-  await shot(page, 'recording-sheet-phone', 'Losses');
-  await page.keyboard.press('Escape');
-  await page.goto('/year');
-  await shot(page, 'year-phone', 'Hands');
   await context.close();
 }
 
-await tour(false);
-await tour(true);
+await tour();
+await evening();
 await phone();
 await browser.close();
 await app.stop();

@@ -1,22 +1,11 @@
 import { expect } from 'chai';
-import type { Browser } from 'playwright-core';
-import { startApp } from './app.ts';
-import { enter, openBrowser } from './browser.ts';
+import { here } from './here.ts';
 
 describe('weather, shelves and proof in the browser', () => {
-  let browser: Browser;
-  let app: Awaited<ReturnType<typeof startApp>>;
-  before(async function () {
-    this.timeout(60_000);
-    [browser, app] = await Promise.all([openBrowser(), startApp()]);
-  });
-  after(async () => {
-    await browser.close();
-    await app.stop();
-  });
+  const at = here();
 
   it('a fresh count of the shelf lets a step go that waited for its containers', async () => {
-    const { page, context } = await enter(browser, app.base, 'Owner');
+    const { page, context } = await at.enter('Owner');
     await page.getByRole('heading', { name: 'Short' }).waitFor();
     await page.goto('/nursery');
     const row = page.getByRole('listitem').filter({ hasText: 'pond basket 18 cm' });
@@ -30,7 +19,7 @@ describe('weather, shelves and proof in the browser', () => {
   }).timeout(60_000);
 
   it('the station is live, and a record from a file is looked through before it is taken in', async () => {
-    const { page, context } = await enter(browser, app.base, 'Grower');
+    const { page, context } = await at.enter('Grower');
     await page.goto('/season');
     await page.getByText('Hilltop mast').waitFor();
     await page
@@ -60,7 +49,7 @@ describe('weather, shelves and proof in the browser', () => {
   }).timeout(60_000);
 
   it('the proof under a levelled year can be raised on demand, and the plan stays as it is', async () => {
-    const { page, context } = await enter(browser, app.base, 'Grower');
+    const { page, context } = await at.enter('Grower');
     await page.goto('/year');
     await page.getByRole('button', { name: 'Level the weeks' }).click();
     await page.getByRole('button', { name: 'Prove it further' }).waitFor();

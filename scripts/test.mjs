@@ -4,7 +4,7 @@
  * in a real browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { needChromium, ROOT } from './lib/packages.mjs';
@@ -27,14 +27,26 @@ const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
 let [passed, failed] = [0, 0];
 
+/** Runs a tool beside others; what it printed is told when it has ended. */
+const beside = (name, args) =>
+  new Promise((resolve) => {
+    const child = spawn(tool(name), args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let printed = '';
+    for (const out of [child.stdout, child.stderr]) out.on('data', (d) => (printed += d));
+    child.on('close', (code) => resolve({ ok: code === 0, printed }));
+  });
+
+/** All checks at once: none writes, and most of them wait for the disk. */
 async function check() {
-  for (const [name, command, args] of CHECKS) {
-    if (await step(`Check: ${name}`, () => run(command, args))) passed++;
-    else {
-      failed++;
-      console.error(`✗ ${name}`);
-    }
-  }
+  await Promise.all(
+    CHECKS.map(async ([name, command, args]) => {
+      const { ok, printed } = await step(`Check: ${name}`, () => beside(command, args));
+      if (printed.trim()) console.log(printed.trim());
+      if (ok) passed++;
+      else failed++;
+      if (!ok) console.error(`✗ ${name}`);
+    }),
+  );
 }
 
 function mocha(files, env, folder, coverage) {

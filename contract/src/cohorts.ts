@@ -4,9 +4,9 @@ import type { Method } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import type { Share } from '@gonimos/core/stats';
 import type { RingRun } from '@gonimos/core/trunk';
-import { string, type InferType } from 'yup';
+import { boolean, string, type InferType } from 'yup';
 import { choices } from './schools.ts';
-import { body, code, containerId, count, id, measure, programmeId, taxonId, text } from './fields.ts';
+import { body, code, containerId, count, id, measure, name, programmeId, taxonId, text } from './fields.ts';
 
 /** A start may be known to the day, month, season, year or as a range. */
 const started = () =>
@@ -21,6 +21,22 @@ const goal = () => ({
   goal: text(200).default(''),
 });
 
+/** Where plants came from that were not raised here. */
+const origin = () =>
+  body({
+    /** grower, garden, hillside: from whom or where */
+    source: name(200),
+    /** whose leave plants were lifted by; asked for where they were not bought */
+    permission: text(300).default(''),
+    /** cents for all of them */
+    price: count(100_000_000).nullable().default(null),
+    /** years since seed or cutting; null: not known */
+    age: measure(0, 300, 'years').nullable().default(null),
+    ageHow: string().oneOf(['known', 'told', 'guessed']).default('told'),
+    /** held apart until looked at again */
+    quarantine: boolean().default(true),
+  });
+
 export const newCohort = body({
   id: id(),
   code: code(),
@@ -31,6 +47,11 @@ export const newCohort = body({
   started: started(),
   count: count().min(1, 'is below 1').required('is missing'),
   parentId: id().notRequired().nullable().default(null),
+  goalId: id().notRequired().nullable().default(null),
+  lotId: id().notRequired().nullable().default(null),
+  /** the cohort in whose pots it stands as a guest */
+  hostId: id().notRequired().nullable().default(null),
+  origin: origin().notRequired().nullable().default(null),
   /** the step stock with years behind it stands at; null: from the beginning */
   standsAt: text(40).nullable().default(null),
   schools: choices(),
@@ -72,10 +93,13 @@ export const splitCohort = body({
 
 export const promotePlant = body({
   id: id(),
+  newId: id(),
+  newCode: code(),
   tag: text(30).required('is missing').matches(/\S/, 'is empty'),
   note: text(2000).default(''),
 });
 
+export type Origin = InferType<ReturnType<typeof origin>>;
 export type NewCohort = InferType<typeof newCohort>;
 export type EditCohort = InferType<typeof editCohort>;
 export type PreviewCourse = InferType<typeof previewCourse>;
@@ -102,6 +126,9 @@ export interface CohortRow {
   nextCloses: string | null;
   nextRule: RuleName | null;
   rings: RingRun;
+  /** codes and tags it had before */
+  formerly: string[];
+  tag: string | null;
 }
 
 export interface Cohort extends CohortRow {
@@ -120,11 +147,18 @@ export interface Cohort extends CohortRow {
   note: string;
   parentId: string | null;
   parentCode: string | null;
+  goalId: string | null;
+  lot: { id: string; name: string } | null;
+  host: { id: string; code: string } | null;
+  /** guests that stand in its pots */
+  guests: { id: string; code: string; live: number }[];
+  origin: Origin | null;
+  trays: number;
   version: number;
   started: number;
   lostBeforeEmergence: number;
   emerged: number;
   viability: Share | null;
   fieldEmergence: Share | null;
-  plants: { id: string; tag: string; promotedOn: string }[];
+  plants: { id: string; tag: string; promotedOn: string; cohortId: string | null }[];
 }

@@ -1,4 +1,4 @@
-import type { EntryType } from '@gonimos/core/ledger';
+import type { EntryType, StartUnit } from '@gonimos/core/ledger';
 import { string, type InferType } from 'yup';
 import { body, count, date, id, text } from './fields.ts';
 
@@ -18,7 +18,18 @@ export const CAUSES = [
   'broken',
   'unknown',
 ] as const;
-export const CULL_REASONS = ['weak', 'twin', 'no low movement', 'poor roots', 'surplus'] as const;
+/** Why a plant that lives is thrown out; `by damage` reasons go back to an entry that tells the damage. */
+export const CULL_REASONS = [
+  'weak',
+  'twin',
+  'no low movement',
+  'poor roots',
+  'albino',
+  'browsed',
+  'frost-nipped',
+  'snapped',
+  'surplus',
+] as const;
 
 /** Entries a person may write by hand; the rest come with records, splits and promotions. */
 export const BY_HAND = [
@@ -39,6 +50,8 @@ export const newEntry = body({
   on: date(),
   count: count().required('is missing'),
   cause: text(60).nullable().default(null),
+  /** culls: the entry that tells of the damage they go back to */
+  damageId: id().notRequired().nullable().default(null),
   note: text(2000).default(''),
 });
 export const reverseEntry = body({ id: id(), note: text(2000).default('') });
@@ -53,7 +66,8 @@ export interface EntryRow {
   seq: number;
   count: number;
   into: number | null;
-  unit: 'seed' | 'plant' | null;
+  unit: StartUnit | null;
+  damageId: string | null;
   cause: string | null;
   note: string;
   reverses: string | null;

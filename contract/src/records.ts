@@ -1,4 +1,5 @@
 import type { Moved } from '@gonimos/core/course';
+import type { CheckedBatch } from '@gonimos/core/cuttings';
 import type { Cause, Decision, Found } from '@gonimos/core/visits';
 import { array, boolean, string, type InferType } from 'yup';
 import { body, containerId, count, date, id, measure, text } from './fields.ts';
@@ -34,6 +35,8 @@ export const newRecord = body({
     .max(200, 'at most 200 values')
     .default([]),
   rooted: count().nullable().default(null),
+  /** looked at before it was ready: what was found; it is looked at again */
+  again: text(60).nullable().default(null),
   /** two-week look: how many of those looked at live */
   alive: count().nullable().default(null),
   /** severe work: how sure the grower is that a plant lives, 0..1 */
@@ -66,6 +69,16 @@ export const putOffStep = body({
 export const undoRecord = body({ id: id() });
 
 export type NewRecord = InferType<typeof newRecord>;
+/** A record of work that says nothing but what it is told. */
+export const workOn = (
+  told: Pick<NewRecord, 'id' | 'cohortId' | 'stepKey' | 'on'> & Partial<NewRecord>,
+): NewRecord => ({
+  ...{ done: null, finished: true, emerged: null, losses: [], container: null, calipers: [], heights: [] },
+  ...{ rooted: null, again: null, alive: null, sure: null, buds: null, placeId: null, vigour: null },
+  ...{ minutes: null, note: '', nextTime: '' },
+  ...told,
+});
+
 export type PutOffStep = InferType<typeof putOffStep>;
 
 /** What a write did to the plan. */
@@ -74,6 +87,18 @@ export interface Outcome {
   live: number;
   pending: number;
   moved: Moved[];
+  /** goals that still want what the work has just given, such as prunings to stick */
+  offers?: StartOffer[];
+}
+
+export interface StartOffer {
+  goalId: string;
+  taxonId: string;
+  programmeId: string;
+  programmeName: string;
+  /** still to start for that goal */
+  count: number;
+  parentId: string;
 }
 
 export interface RecordRow {
@@ -97,6 +122,8 @@ export interface RecordRow {
   odds: number | null;
   alive: number | null;
   aliveOf: number | null;
+  again: string | null;
+  batches: CheckedBatch[] | null;
   note: string;
   nextTime: string;
   by: string;

@@ -3,7 +3,19 @@ import type { Lane } from '@gonimos/core/operations';
 import type { Method } from '@gonimos/core/programmes';
 import type { KitLine } from '@gonimos/core/round';
 import type { Warning } from '@gonimos/core/station';
+import type { StartAnswer } from './starts.ts';
 import type { RingRun } from '@gonimos/core/trunk';
+
+export interface StartDue {
+  goalId: string;
+  taxonId: string;
+  /** soak, warm, cold, sow, or the start itself */
+  what: string;
+  from: string;
+  to: string;
+  count: number;
+  unit: StartAnswer['unit'];
+}
 
 /** One piece of work on the round. */
 export interface RoundStep {
@@ -49,5 +61,7 @@ export interface Round {
   warnings: Warning[];
   /** containers wanted by the steps shown and not on the shelf */
   short: { container: string; wanted: number; have: number; arrives: string | null }[];
+  /** starts that goals still want soon, and the treatment of their seed */
+  starts: StartDue[];
   watch: { text: string; when: string; cohortId: string | null }[];
 }

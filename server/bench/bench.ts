@@ -172,10 +172,32 @@ async function benchRegister(): Promise<void> {
   const ratio = ratios.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)];
   const what = `register, ${COHORTS} cohorts, ${entries} entries, ${(size / 1e6).toFixed(1)} MB`;
   row(`${what}, against bare`, ratio.toFixed(2), '≥ 0.70', ratio >= 0.7);
+  await benchScreens(db, visitor);
   await app.close();
   await bare.close();
   await db.destroy();
   await made.drop();
+}
+
+/** Answers behind the screens that read across all cohorts; the slowest of three, the first one cold. */
+async function benchScreens(db: Db, visitor: Visitor): Promise<void> {
+  const idOf = async (code: string) => (await db('cohort').where({ code }).first('id')).id as string;
+  const [lime, privet, jasmine] = [await idOf('LG-19'), await idOf('OP-36'), await idOf('OJ-37')];
+  for (const url of [
+    ...['/round', '/goals', '/seed-lots', `/parents/${lime}/layers`, `/cohorts/${privet}/lineage`],
+    ...[`/cohorts/${jasmine}/trays`, `/cohorts/${jasmine}/sowing`],
+    '/comparison?taxonId=acer-campestre&by=year',
+  ]) {
+    let worst = 0;
+    for (let i = 0; i < 3; i++) {
+      const from = performance.now();
+      const r = await visitor.send('GET', `/api${url}`);
+      if (r.statusCode !== 200) throw new Error(`${url}: ${r.body}`);
+      worst = Math.max(worst, performance.now() - from);
+    }
+    const name = url.replace(/[0-9a-f-]{36}/, ':id');
+    row(`${name} among ${COHORTS} cohorts`, `${Math.round(worst)} ms`, '≤ 1 s', worst <= 1000);
+  }
 }
 
 /** The scripts a first visit fetches before it can draw: the entry and what it imports at once. */

@@ -1,4 +1,5 @@
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
+import { expect } from 'chai';
 import { randomUUID } from 'node:crypto';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Role } from '@gonimos/contract/people';
@@ -37,7 +38,7 @@ export async function freshDatabase(
 let demoTemplate: Promise<string> | null = null;
 
 /** The demo nursery is made once and copied for each suite. */
-async function demoDatabase() {
+export async function demoDatabase() {
   demoTemplate ??= (async () => {
     const made = await freshDatabase();
     const db = openDatabase(made.url, 4);
@@ -111,6 +112,19 @@ export async function bench({ demo = true } = {}): Promise<Bench> {
       await made.drop();
     },
   };
+}
+
+/** The answer of a write that has to go well. */
+export async function must<T>(sent: Promise<LightMyRequestResponse>): Promise<T> {
+  const r = await sent;
+  expect(r.statusCode, r.body).to.equal(200);
+  return r.json<T>();
+}
+/** A write that has to be refused for what was asked, saying why. */
+export async function refusal(sent: Promise<LightMyRequestResponse>, why: string): Promise<void> {
+  const r = await sent;
+  expect(r.statusCode, r.body).to.be.within(400, 422);
+  expect(r.body).to.contain(why);
 }
 
 /** A new seed cohort as the interface would send it. */

@@ -54,6 +54,7 @@ describe('ledger in the database', () => {
       type: fc.constantFrom<EntryType>(
         'emerged',
         'lost_before_emergence',
+        'severed',
         'lost',
         'recount',
         'promoted',
@@ -112,7 +113,7 @@ describe('ledger in the database', () => {
               ...more,
             });
             await tryAll([
-              entry(one, 'started', start, '2037-01-01', { unit: 'seed' }),
+              entry(one, 'started', start, '2037-01-01', { unit: start % 2 ? 'layer' : 'seed' }),
               entry(two, 'started', 5, '2037-01-01', { unit: 'plant' }),
             ]);
             for (const s of steps) {
@@ -184,10 +185,12 @@ describe('ledger in the database', () => {
   it('splits and promotes through the interface without losing a plant', async () => {
     const from = await b.db('cohort').where({ code: 'HB-36' }).first('id', 'live', 'place_id');
     const part = { id: id(), newId: id(), newCode: 'HB-36B', placeId: from.place_id, count: 10 };
+    const one = { newId: id(), newCode: 'HB-36-01' };
     expect((await grower.post(`/cohorts/${from.id}/split`, part)).statusCode).to.equal(200);
     expect(
-      (await grower.post(`/cohorts/${from.id}/promote`, { id: id(), tag: 'HB-36·01' })).statusCode,
+      (await grower.post(`/cohorts/${from.id}/promote`, { id: id(), ...one, tag: 'HB-36·01' })).statusCode,
     ).to.equal(200);
+    expect((await grower.get<{ live: number }>(`/cohorts/${one.newId}`)).live).to.equal(1);
     const [rest, off] = await Promise.all(
       [from.id, part.newId].map((c) =>
         grower.get<{ live: number; rings: unknown[]; plants: unknown[] }>(`/cohorts/${c}`),

@@ -257,7 +257,7 @@ describe('season and schedule', () => {
       version: row.version,
       counted: row.wanted - 10,
       arriving: 50,
-      arrives: '2037-04-02',
+      arrives: '2037-06-20',
     });
     const short = (
       await b

@@ -44,7 +44,19 @@ const router = createBrowserRouter([
         children: [
           { index: true, ...page(() => import('./course/course').then((m) => m.CoursePart)) },
           { path: 'ledger', ...page(() => import('./ledger/ledger').then((m) => m.LedgerPart)) },
+          { path: 'trays', ...page(() => import('./trays/trays').then((m) => m.TraysPart)) },
+          { path: 'lineage', ...page(() => import('./lineage/lineage').then((m) => m.LineagePart)) },
           { path: 'notes', ...page(() => import('./cohorts/notes').then((m) => m.NotesPart)) },
+        ],
+      },
+      {
+        path: '/propagation',
+        ...page(() => import('./propagation/propagation').then((m) => m.Propagation)),
+        children: [
+          { index: true, ...page(() => import('./starts/starts').then((m) => m.Starts)) },
+          { path: 'seed', ...page(() => import('./seed/lots').then((m) => m.Lots)) },
+          { path: 'layers', ...page(() => import('./layers/layers').then((m) => m.Layers)) },
+          { path: 'compare', ...page(() => import('./comparison/compare').then((m) => m.Compare)) },
         ],
       },
       { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },

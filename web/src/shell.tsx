@@ -6,6 +6,7 @@ import {
   Home,
   Leaf,
   MoonStar,
+  Sprout,
   ListTree,
   LogOut,
   Sun,
@@ -25,10 +26,14 @@ const PLACES: { to: string; name: string; group: string; icon: ComponentType<{ s
   { to: '/', name: 'Round', group: 'Work', icon: Leaf },
   { to: '/year', name: 'Year', group: 'Work', icon: ChartColumn },
   { to: '/cohorts', name: 'Cohorts', group: 'Plants', icon: ListTree },
+  { to: '/propagation', name: 'Propagation', group: 'Plants', icon: Sprout },
   { to: '/season', name: 'Season', group: 'Know', icon: CalendarDays },
   { to: '/library', name: 'Library', group: 'Know', icon: BookOpen },
   { to: '/nursery', name: 'Nursery', group: 'Know', icon: Home },
 ];
+
+/** Places in the bar of a phone; the others stand behind More. */
+const AT_HAND = new Set(['/', '/year', '/cohorts', '/season']);
 
 function useTheme(): [dark: boolean, flip: () => void] {
   const [dark, setDark] = useState(
@@ -173,7 +178,7 @@ export function Shell() {
           aria-label="Places"
           className="no-print fixed inset-x-0 bottom-0 z-10 grid grid-cols-5 border-t border-base-300 bg-base-100 pb-[env(safe-area-inset-bottom)] lg:hidden"
         >
-          {PLACES.filter((p) => p.group !== 'Know' || p.to === '/season').map((p) => (
+          {PLACES.filter((p) => AT_HAND.has(p.to)).map((p) => (
             <NavLink
               key={p.to}
               to={p.to}
@@ -198,7 +203,7 @@ export function Shell() {
         {more && (
           <Sheet title={nursery?.name ?? 'More'} sub={session?.person?.name} onClose={() => setMore(false)}>
             <div className="grid gap-2">
-              {PLACES.filter((p) => p.group === 'Know' && p.to !== '/season').map((p) => (
+              {PLACES.filter((p) => !AT_HAND.has(p.to)).map((p) => (
                 <NavLink
                   key={p.to}
                   to={p.to}

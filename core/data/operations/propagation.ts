@@ -41,6 +41,19 @@ export const PROPAGATION = [
     },
   ),
   row(
+    'stick-softwood',
+    'Stick softwood cuttings',
+    'container',
+    { any: season(['bud-break', 18], ['flush-hard', 0]) },
+    1,
+    ['clean knife', 'dibber', 'mist bottle'],
+    {
+      asks: ['container'],
+      caution: SAW,
+      aftercare: [{ operation: 'mist', window: lag(0, 28) }],
+    },
+  ),
+  row(
     'stick-hardwood',
     'Stick hardwood cuttings',
     'container',
@@ -190,7 +203,7 @@ export const PROPAGATION = [
       loss: [0, 0.15],
       skilled: true,
       moves: true,
-      asks: ['container', 'sizes'],
+      asks: ['container', 'sizes', 'severed'],
       caution: SAW,
       aftercare: [
         { operation: 'shade', window: lag(0, 1) },

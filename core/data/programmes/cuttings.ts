@@ -43,6 +43,60 @@ export const FROM_CUTTINGS: Programme[] = [
   ),
 
   programmeOf(
+    'cutting-softwood',
+    'Softwood cuttings',
+    'cutting',
+    'Soft tips in early summer under mist, rooted in weeks, one to a pot',
+    [
+      step('stick', 'stick-softwood', [], into('cutting-tray')),
+      step('check', 'cutting-check', [after('stick')], {
+        window: { kind: 'warmth', degreeDays: 320, days: 28 },
+      }),
+      singleInto9(10, 50),
+      ...BROADLEAF_ON,
+    ],
+    { vigour: 3 },
+  ),
+
+  programmeOf(
+    'cutting-pencil',
+    'Hardwood cuttings',
+    'cutting',
+    'Pencil-thick, cut leafless in winter, rooted by the summer',
+    [
+      step('stick', 'stick-hardwood', [], into('cutting-tray')),
+      step('check', 'cutting-check', [after('stick')], {
+        window: { kind: 'warmth', degreeDays: 600, days: 45 },
+      }),
+      singleInto9(14, 80),
+      ...BROADLEAF_ON,
+    ],
+    { vigour: 3, caliper: 6 },
+  ),
+
+  programmeOf(
+    'offshoots',
+    'Offshoots',
+    'cutting',
+    'Suckers parted with roots of their own before the buds move',
+    [
+      step('part', 'part-offshoots', [], into('pot-13')),
+      step('check', 'cutting-check', [after('part')], {
+        title: 'Check: taken hold',
+        window: { kind: 'warmth', degreeDays: 350, days: 40 },
+      }),
+      step(
+        'single',
+        'slip-pot',
+        [once('check', 'rooted'), seasons('part', 0.6)],
+        into('basket-18', 'Pot on, ball kept'),
+      ),
+      ...BROADLEAF_ON.filter((s) => s.key !== 'measure-1'),
+    ],
+    { vigour: 3, caliper: 8 },
+  ),
+
+  programmeOf(
     'cutting-hardwood',
     'Thick hardwood cuttings',
     'cutting',
@@ -79,9 +133,9 @@ export const FROM_CUTTINGS: Programme[] = [
 
   programmeOf(
     'cutting-root',
-    'Root cuttings and offshoots',
+    'Root cuttings',
     'cutting',
-    'Pencil-thick roots laid in late winter, or offshoots parted with roots',
+    'Pencil-thick roots laid in late winter, upper end marked',
     [
       step('lay', 'stick-root', [], into('cutting-tray')),
       step('check', 'cutting-check', [after('lay')], {

@@ -51,6 +51,19 @@ export const FORMS: Programme[] = [
   ),
 
   programmeOf(
+    'stock-plant',
+    'Parent plant',
+    'lifted',
+    'Kept for seed, cuttings and layers: fed, cut back, never sold short of low branches',
+    [
+      step('plant', 'plant-out', [], into('ground', 'Planted where it stays')),
+      step('feed', 'feed', [seasons('plant', 0.9)]),
+      step('cut-back', 'cut-back', [seasons('plant', 1.9)], { topLoss: 0.3 }),
+    ],
+    { vigour: 4, caliper: 40, cycles: [{ steps: ['feed', 'cut-back'], times: 8, every: 0.9 }] },
+  ),
+
+  programmeOf(
     'board-method',
     'Seedlings on boards',
     'seed',

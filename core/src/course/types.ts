@@ -62,6 +62,8 @@ export interface StepFact {
   week?: IsoDate;
   /** found on opening: this share of the loss is taken */
   lighten?: { share: number; found: string; on: IsoDate };
+  /** looked at before it was ready: waits again from that day, and for what */
+  again?: { on: IsoDate; found: string };
   /** containers it wants that are spoken for or not there */
   short?: { container: string; count: number; until: IsoDate | null; takenBy: string };
 }

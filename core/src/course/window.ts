@@ -1,4 +1,5 @@
 import { toDay, toIso, type Day } from '../calendar/index.ts';
+import { AGAIN_SHARE } from '../cuttings/index.ts';
 import { windowFor, type Edge, type WindowSpec } from '../operations/index.ts';
 import type { Marker, MarkerName } from '../season/markers.ts';
 import { OBSERVATIONS } from '../season/observe.ts';
@@ -261,10 +262,27 @@ export function findWindow(ctx: Context, hand: StepInHand, from: Day, least = US
     );
   const warmth =
     spec.degreeDays === 'emergence' ? ctx.taxon.emergence : { value: spec.degreeDays, basis: practice };
-  const [sum, base] = [warmth?.value ?? 150, spec.base ?? 5];
-  const day = ctx.book.warmthBy(start, sum, base);
-  if (day === null) return { none: 'the place never gets warm enough' };
-  return open(day, spec.days, [5, 7], `Once ${sum} degree days above ${base} °C have passed since ${since}`, [
-    { label: 'warmth wanted', value: sum, unit: `°C·d above ${base} °C`, basis: warmth?.basis ?? practice },
-  ]);
+  const [whole, base] = [warmth?.value ?? 150, spec.base ?? 5];
+  const { again } = hand.fact;
+  const ripe = ctx.book.warmthBy(start, whole, base);
+  const half = Math.round(whole * AGAIN_SHARE.value);
+  const later = again ? ctx.book.warmthBy(toDay(again.on), half, base) : null;
+  if (ripe === null || (again && later === null)) return { none: 'the place never gets warm enough' };
+  // a look long before it was due does not bring it forward
+  const waits = again && later !== null && later > ripe;
+  const [day, sum] = waits ? [later, half] : [ripe, whole];
+  const counted = waits ? `the look of {${again.on}}: ${again.found}` : since;
+  return open(
+    day,
+    spec.days,
+    [5, 7],
+    `Once ${sum} degree days above ${base} °C have passed since ${counted}`,
+    [
+      {
+        label: waits ? 'warmth wanted again' : 'warmth wanted',
+        ...{ value: sum, unit: `°C·d above ${base} °C` },
+        basis: waits ? AGAIN_SHARE.basis : (warmth?.basis ?? practice),
+      },
+    ],
+  );
 }

@@ -6,6 +6,7 @@ export const ENTRY_TYPES = [
   'started',
   'lost_before_emergence',
   'emerged',
+  'severed',
   'potted',
   'lost',
   'culled',
@@ -20,8 +21,8 @@ export const ENTRY_TYPES = [
 ] as const;
 export type EntryType = (typeof ENTRY_TYPES)[number];
 
-/** Seed is counted in units until it shows; everything else is a plant from the start. */
-export type StartUnit = 'seed' | 'plant';
+/** Seed is counted in units until it shows, a layer until it is severed; all else is a plant from the start. */
+export type StartUnit = 'seed' | 'layer' | 'plant';
 
 export interface LedgerEntry {
   id: string;
@@ -40,17 +41,18 @@ export interface LedgerEntry {
   cause?: string | null;
   /** `reversed` only: the entry it undoes */
   reverses?: string | null;
-  /** ties the halves of a split together */
+  /** ties together what leaves one cohort and comes into another */
   transferId?: string | null;
 }
 
 export interface LedgerState {
   /** living plants */
   live: number;
-  /** units started as seed that have neither emerged nor been lost */
+  /** seed that has neither emerged nor been lost; layers still on their parent */
   pending: number;
   started: number;
   lostBeforeEmergence: number;
+  /** seed that showed, layers that were severed */
   emerged: number;
   /** live plants gone, by type: lost, culled, sold, given, promoted, split_out */
   gone: Partial<Record<EntryType, number>>;
@@ -74,7 +76,7 @@ function apply(s: LedgerState, e: LedgerEntry): void {
   switch (e.type) {
     case 'started':
       s.started += e.count;
-      if (e.unit === 'seed') s.pending += e.count;
+      if (e.unit === 'seed' || e.unit === 'layer') s.pending += e.count;
       else s.live += e.count;
       break;
     case 'lost_before_emergence':
@@ -82,6 +84,7 @@ function apply(s: LedgerState, e: LedgerEntry): void {
       s.lostBeforeEmergence += e.count;
       break;
     case 'emerged':
+    case 'severed':
       s.pending -= e.count;
       s.live += e.count;
       s.emerged += e.count;
@@ -152,14 +155,15 @@ export const viability = (s: LedgerState): Share | null =>
 export const fieldEmergence = (s: LedgerState): Share | null =>
   s.started > 0 ? wilson(s.emerged, Math.max(s.emerged, s.started)) : null;
 
-/** True when every split puts in exactly what it took out, over all cohorts given. */
+const SIGN: Partial<Record<EntryType, number>> = { split_in: 1, split_out: -1, promoted: -1 };
+
+/** True when whatever leaves one cohort for another comes in there, over all cohorts given. */
 export function conserved(entries: readonly LedgerEntry[]): boolean {
   const balance = new Map<string, number>();
   const undone = new Set(entries.flatMap((e) => (e.type === 'reversed' ? [e.reverses] : [])));
   for (const e of entries) {
     if (!e.transferId || e.type === 'reversed' || undone.has(e.id)) continue;
-    const sign = e.type === 'split_in' ? 1 : -1;
-    balance.set(e.transferId, (balance.get(e.transferId) ?? 0) + sign * e.count);
+    balance.set(e.transferId, (balance.get(e.transferId) ?? 0) + (SIGN[e.type] ?? 0) * e.count);
   }
   return [...balance.values()].every((b) => b === 0);
 }

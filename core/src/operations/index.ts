@@ -24,7 +24,8 @@ export type WindowSpec =
   | { kind: 'cold'; side: 'first' | 'last'; opens: number; closes: number };
 
 /** What the recording sheet asks for besides how many were done. */
-export type Asks = 'emergence' | 'rooted' | 'container' | 'sizes' | 'culls' | 'grades' | 'alive' | 'buds';
+export type Asks =
+  'emergence' | 'severed' | 'rooted' | 'container' | 'sizes' | 'culls' | 'grades' | 'alive' | 'buds';
 
 /** Care that follows a piece of work, with its own window; only for some kinds of plant where named. */
 export interface Aftercare {

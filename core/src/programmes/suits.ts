@@ -15,6 +15,8 @@ const FOR_ANY = new Set([
   'exposed-root',
   'root-over-rock',
   'air-layer',
+  'stock-plant',
+  'offshoots',
   'raft',
   'bought-liner',
   'lifted-plant',

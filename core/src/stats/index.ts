@@ -62,3 +62,5 @@ export function normalShare(z: number): number {
   const tail = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * poly;
   return z < 0 ? tail : 1 - tail;
 }
+
+export * from './counts.ts';

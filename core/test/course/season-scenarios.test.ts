@@ -169,4 +169,27 @@ describe('scenarios: the season of a place', () => {
     expect(decides(c, 'out').text).to.match(/without hardening off/);
     expect(step(c, 'out').opens! > '2030-02-01').to.equal(true);
   });
+
+  it('a check waits for warmth, not for days: again for half of it since a look that found callus only', () => {
+    // 20 °C day and night: 15 °C·d a day above 5 °C; the check of semi-ripe cuttings wants 450, thirty days of it
+    const steady = seasonBook(
+      climateOf({
+        ...{ ...maritime, tmin: Array<number>(12).fill(20), tmax: Array<number>(12).fill(20) },
+        ...{ spreadWinter: 0.01, spreadSummer: 0.01 },
+      }),
+    );
+    const stuck = '2037-06-20';
+    const checkAfter = (looked: number | null) => {
+      const again = looked === null ? {} : { again: { on: addDays(stuck, looked), found: 'callus only' } };
+      const f = facts('ligustrum-ovalifolium', programme('cutting-broadleaf'), stuck, {
+        steps: { check: { status: 'planned' as const, ...again } },
+      });
+      return daysBetween(stuck, step(compileCourse(f, steady, stuck), 'check').opens!);
+    };
+    expect(checkAfter(null)).to.be.within(29, 31);
+    expect(checkAfter(30)).to.be.within(44, 46);
+    expect(checkAfter(5), 'a look long before it was due does not bring it forward').to.equal(
+      checkAfter(null),
+    );
+  });
 });

@@ -61,63 +61,87 @@ describe('ledger', () => {
     expect(fold([...counted, entry('culled', 2, { on: '2027-07-01' })]).live).to.equal(7);
   });
 
-  it('property: over random histories never below nothing, and splits and promotions conserve plants', () => {
+  it('property: split, merge, promote, fuse and sever conserve plants over random histories', () => {
+    const KINDS = ['lost', 'culled', 'sold', 'move', 'promote', 'fuse', 'sever', 'fail', 'undo'] as const;
     const step = fc.record({
-      kind: fc.constantFrom('lost', 'culled', 'split', 'promoted', 'undo', 'sold', 'fused'),
-      from: fc.integer({ min: 0, max: 2 }),
-      to: fc.integer({ min: 0, max: 2 }),
-      count: fc.integer({ min: 0, max: 30 }),
+      kind: fc.constantFrom(...KINDS),
+      from: fc.integer({ min: 0, max: 3 }),
+      to: fc.integer({ min: 0, max: 3 }),
+      count: fc.integer({ min: 1, max: 30 }),
       day: fc.integer({ min: 0, max: 300 }),
     });
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 3, maxLength: 3 }),
+        fc.integer({ min: 0, max: 9 }),
         fc.array(step, { maxLength: 25 }),
-        (starts, steps) => {
-          const books: LedgerEntry[][] = starts.map((n, i) => [
-            entry('started', n, { cohortId: `${i}`, on: '2027-01-01' }),
-          ]);
-          // an independent tally of where every plant went
-          let [gone, joined, promoted] = [0, 0, 0];
-          const total = starts.reduce((a, b) => a + b, 0);
+        (starts, layers, steps) => {
+          // three cohorts of plants, and one whose layers still hang on their parent
+          const all: LedgerEntry[] = [...starts, layers].map((n, i) =>
+            entry('started', n, { cohortId: `${i}`, on: '2027-01-01', unit: i < 3 ? 'plant' : 'layer' }),
+          );
+          // an independent tally of where everything went, undone entries taken back
+          const told: { entries: LedgerEntry[]; gone: number; joined: number; failed: number }[] = [];
+          const books = () => [...new Set(all.map((e) => e.cohortId))];
+          const states = () => books().map((b) => fold(all.filter((e) => e.cohortId === b)));
+          const attempt = (entries: LedgerEntry[], gone = 0, joined = 0, failed = 0) => {
+            try {
+              for (const b of new Set(entries.map((e) => e.cohortId)))
+                fold([...all, ...entries].filter((e) => e.cohortId === b));
+            } catch (error) {
+              expect(error).to.be.instanceOf(LedgerError);
+              return;
+            }
+            all.push(...entries);
+            told.push({ entries, gone, joined, failed });
+          };
           for (const s of steps) {
             const on = addDays('2027-01-01', s.day);
             const of = (type: EntryType, more: Partial<LedgerEntry> = {}) =>
               entry(type, s.count, { cohortId: `${s.from}`, on, ...more });
-            const attempt = (added: LedgerEntry[], then: () => void) => {
-              const next = books.map((b, i) => [...b, ...added.filter((e) => e.cohortId === `${i}`)]);
-              try {
-                next.forEach((b) => fold(b));
-              } catch (error) {
-                expect(error).to.be.instanceOf(LedgerError);
-                return;
-              }
-              next.forEach((b, i) => (books[i] = b));
-              then();
-            };
-            if (s.kind === 'split') {
-              if (s.from === s.to) continue;
-              const transferId = `t${seq}`;
-              const halves = [
-                of('split_out', { transferId }),
-                of('split_in', { transferId, cohortId: `${s.to}` }),
-              ];
-              attempt(halves, () => undefined);
-            } else if (s.kind === 'promoted') attempt([of('promoted')], () => (promoted += s.count));
-            else if (s.kind === 'fused') {
-              if (s.count > 0) attempt([of('fused', { into: 1 })], () => (joined += s.count - 1));
-            } else if (s.kind === 'undo') {
-              const target = books[s.from].find((e) => e.type === 'lost');
-              if (target) attempt([of('reversed', { reverses: target.id })], () => (gone -= target.count));
-            } else attempt([of(s.kind)], () => (gone += s.count));
-            const live = books.map((b) => fold(b).live);
-            expect(Math.min(...live)).to.be.at.least(0);
-            expect(live.reduce((a, b) => a + b, 0) + gone + joined + promoted).to.equal(total);
-            expect(conserved(books.flat())).to.equal(true);
+            const transferId = `t${seq}`;
+            if (s.kind === 'move') {
+              if (s.from !== s.to)
+                attempt([
+                  of('split_out', { transferId }),
+                  of('split_in', { transferId, cohortId: `${s.to}` }),
+                ]);
+            } else if (s.kind === 'promote') {
+              const one = { transferId, count: 1 };
+              attempt([of('promoted', one), of('split_in', { ...one, cohortId: `plant ${seq}` })]);
+            } else if (s.kind === 'fuse') attempt([of('fused', { into: 1 })], 0, s.count - 1);
+            else if (s.kind === 'sever') attempt([of('severed')]);
+            else if (s.kind === 'fail') attempt([of('lost_before_emergence')], 0, 0, s.count);
+            else if (s.kind === 'undo') {
+              const last = told.at(-1);
+              if (!last) continue;
+              const undo = last.entries.map((e) =>
+                entry('reversed', e.count, {
+                  cohortId: e.cohortId,
+                  on: e.on,
+                  reverses: e.id,
+                  transferId: e.transferId,
+                }),
+              );
+              const before = all.length;
+              attempt(undo, -last.gone, -last.joined, -last.failed);
+              // undone together or not at all, and each only once
+              if (all.length > before)
+                told.splice(-2, 2, { ...last, entries: [], gone: 0, joined: 0, failed: 0 });
+              if (told.at(-1)?.entries.length === 0) told.pop();
+            } else attempt([of(s.kind)], s.count);
+            const now = states();
+            const sum = (pick: (x: (typeof now)[number]) => number) => now.reduce((n, x) => n + pick(x), 0);
+            const out = (pick: (t: (typeof told)[number]) => number) => told.reduce((n, t) => n + pick(t), 0);
+            expect(Math.min(...now.map((x) => Math.min(x.live, x.pending)))).to.be.at.least(0);
+            expect(sum((x) => x.live + x.pending) + out((t) => t.gone + t.joined + t.failed)).to.equal(
+              starts.reduce((a, b) => a + b, 0) + layers,
+            );
+            expect(conserved(all)).to.equal(true);
           }
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: 2500 },
     );
   });
 });

@@ -9,7 +9,8 @@ import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/le
 import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
 import { wilson } from '@gonimos/core/stats';
 import { grow } from '@gonimos/core/trunk';
-import { programmeFor, readStart } from '../cohorts/service.ts';
+import { readStart } from '../cohorts/service.ts';
+import { programmeFor } from '../library/store.ts';
 import { factsToBe } from '../course/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';

@@ -10,6 +10,15 @@ import { seasonBooks } from '../season/books.ts';
 /** Days before a move in which hardening off counts. */
 const HARDENED_FOR = 45;
 
+/** Cohorts stand at a place from a day on; guests in their pots go with them. */
+export async function stand(sql: Sql, id: string, placeId: string, since: string): Promise<string[]> {
+  const moved = { place_id: placeId, place_since: since };
+  await sql('cohort').where({ id }).update(moved);
+  return (await sql('cohort').where({ host_id: id }).update(moved).returning('id')).map(
+    (g: { id: string }) => g.id,
+  );
+}
+
 /** The exposure rule for a move between places: refused with its reason, unless the grower gives one. */
 export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: string): Promise<void> {
   if (c.quarantine)

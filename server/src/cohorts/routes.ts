@@ -6,7 +6,7 @@ import { replan } from '../course/replan.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
-import { mayStandThere } from './place.ts';
+import { mayStandThere, stand } from './place.ts';
 import { enterCohort, promote, splitCohort as split } from './service.ts';
 import { readCohort, readRegister, updateCohort } from './store.ts';
 
@@ -47,13 +47,15 @@ export function cohortRoutes(app: FastifyInstance): void {
     summary: 'Changes code, place, goal, school or note, against the version it was based on',
     params,
     body: editCohort,
-    handle: ({ params: p, body }) =>
+    handle: ({ params: p, body, person }) =>
       app.db.transaction(async (trx) => {
         const was = await readCohort(trx, p.id);
         await readPlace(trx, body.placeId);
         if (body.placeId !== was.placeId) await mayStandThere(trx, was, body.placeId, body.moveAnyway);
-        await updateCohort(trx, p.id, body, was, todayAt(await readNursery(trx)));
-        await replan(trx, [p.id], 'the cohort was changed');
+        const today = todayAt(await readNursery(trx));
+        await updateCohort(trx, p.id, body, was, today, person.id);
+        const guests = body.placeId === was.placeId ? [] : await stand(trx, p.id, body.placeId, today);
+        await replan(trx, [p.id, ...guests], 'the cohort was changed');
         return readCohort(trx, p.id);
       }),
   });

@@ -1,19 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import type { NewCohort, PromotePlant, SplitCohort } from '@gonimos/contract/cohorts';
 import type { Person } from '@gonimos/contract/people';
-import type { Outcome } from '@gonimos/contract/records';
+import { workOn, type Outcome } from '@gonimos/contract/records';
+import { addDays } from '@gonimos/core/calendar';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
-import { firstStep } from '@gonimos/core/programmes';
+import type { StartUnit } from '@gonimos/core/ledger';
+import { firstStep, type Programme } from '@gonimos/core/programmes';
 import { hemisphereOf } from '@gonimos/core/season';
 import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
-import { readProgramme } from '../library/store.ts';
+import { programmeFor } from '../library/store.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
+import { lockCohort } from '../records/service.ts';
 import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
+import { insertVisit } from '../visits/store.ts';
 import { copyCohort, insertCohort } from './store.ts';
+
+/** Days plants from elsewhere are held apart before they are looked at. Common practice, no source. */
+const QUARANTINE_DAYS = 21;
 
 /** The start as dates, refused when it lies ahead. */
 export async function readStart(sql: Sql, said: string) {
@@ -24,47 +31,90 @@ export async function readStart(sql: Sql, said: string) {
   return started.to > today ? { ...started, to: today } : started;
 }
 
-/** The programme a cohort is to follow, refused by field when there is none of that name. */
-export async function programmeFor(sql: Sql, id: string) {
-  try {
-    return await readProgramme(sql, id);
-  } catch {
-    throw wrongField('programmeId', 'is not in the library');
-  }
-}
-
 /** Enters a cohort: its start in the ledger, its first step done, its course planned. */
-export async function enterCohort(trx: Trx, c: NewCohort, person: Person | null): Promise<Outcome> {
+export async function enterCohort(
+  trx: Trx,
+  c: NewCohort,
+  person: Person | null,
+  calipers: number[] = [],
+): Promise<Outcome> {
   const started = await readStart(trx, c.started);
   await readPlace(trx, c.placeId);
+  await checkKin(trx, c);
   const { programme: p, version } = await programmeFor(trx, c.programmeId);
   const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
   if (at < 0) throw wrongField('standsAt', 'is not a step of this programme');
+  if (at === 0) originAsked(p, c.origin);
   await insertCohort(trx, c, started, p, version);
   const recordId = randomUUID();
   if (at === 0)
     await insertWork(
       trx,
-      {
-        ...{ id: recordId, cohortId: c.id, stepKey: firstStep(p).key, on: started.from, done: c.count },
-        ...{ container: c.container, emerged: null, losses: [], calipers: [], heights: [], rooted: null },
-        ...{ vigour: null, minutes: null, note: '', nextTime: '', finished: true },
-        ...{ alive: null, sure: null, buds: null, placeId: null },
-      },
+      workOn({
+        ...{ id: recordId, cohortId: c.id, stepKey: firstStep(p).key, on: started.from },
+        ...{ done: c.count, container: c.container, calipers },
+      }),
       NOTHING_BEFORE,
       person?.id ?? null,
     );
-  const counted = p.steps.findIndex((s) => s.operation === 'emergence-count');
   await insertEntries(trx, [
     {
       ...{ id: randomUUID(), cohortId: c.id, type: 'started', on: started.from, to: started.to },
       count: c.count,
-      unit: p.method === 'seed' && at <= counted ? 'seed' : 'plant',
+      unit: unitAt(p, at),
       recordId: at === 0 ? recordId : null,
       personId: person?.id ?? null,
     },
   ]);
+  if (c.origin?.quarantine) await holdApart(trx, c.id, started.from, person);
   return outcomeOf(trx, c.id, c.id, 'the cohort was entered');
+}
+
+/** What a cohort is counted in that stands at a step: seed until it shows, layers until they are severed. */
+function unitAt(p: Programme, at: number): StartUnit {
+  const until = (operation: string) => p.steps.findIndex((s) => s.operation === operation);
+  if (p.method === 'seed' && at <= until('emergence-count')) return 'seed';
+  return p.method === 'layer' && at <= until('layer-sever') ? 'layer' : 'plant';
+}
+
+/** Plants that were not raised here say where they came from, and by whose leave they were lifted. */
+function originAsked(p: Programme, origin: NewCohort['origin']): void {
+  if (p.method !== 'bought' && p.method !== 'lifted') return;
+  if (!origin) throw wrongField('origin.source', 'is missing: from whom, or where');
+  if (p.method === 'lifted' && !origin.permission.trim())
+    throw wrongField('origin.permission', 'is missing: by whose leave they are lifted');
+}
+
+/** Parent, seed lot and goal are of the same kind of plant; a host has plants of its own. */
+async function checkKin(sql: Sql, c: NewCohort): Promise<void> {
+  const ofKind = async (field: string, table: string, id: string | null | undefined) => {
+    if (!id) return;
+    const row = await sql(table).where({ id }).first('taxon_id');
+    if (!row) throw wrongField(field, 'is not there');
+    if (row.taxon_id !== c.taxonId) throw wrongField(field, 'is of another kind of plant');
+  };
+  await ofKind('parentId', 'cohort', c.parentId);
+  await ofKind('lotId', 'seed_lot', c.lotId);
+  await ofKind('goalId', 'start_goal', c.goalId);
+  if (!c.hostId) return;
+  const host = await sql('cohort').where({ id: c.hostId }).first('place_id', 'live');
+  if (!host || host.live === 0) throw wrongField('hostId', 'has no living plants');
+  if (host.place_id !== c.placeId) throw wrongField('placeId', 'is not where its host stands');
+}
+
+/** What comes from elsewhere stands apart until it has been looked at. */
+async function holdApart(trx: Trx, id: string, since: string, person: Person | null): Promise<void> {
+  await insertVisit(
+    trx,
+    {
+      ...{ id: randomUUID(), cohortId: id, stepKey: null, on: since, found: [], decision: 'quarantine' },
+      ...{ container: null, taxonId: null, note: 'came from elsewhere' },
+    },
+    {
+      ...{ causes: [], checkOn: addDays(since, QUARANTINE_DAYS), until: null, container: null },
+      ...{ containerBefore: null, taxonBefore: null, personId: person?.id ?? null },
+    },
+  );
 }
 
 /** Parts some plants off into a cohort of their own, which keeps the history so far. */
@@ -82,18 +132,22 @@ export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person
   return outcomeOf(trx, from, s.id, 'plants were split off');
 }
 
-/** Takes one plant out of the cohort to be followed by its own tag. */
+/** Takes one plant out to be followed by its own tag: a cohort of one, which keeps the history so far. */
 export async function promote(trx: Trx, from: string, p: PromotePlant, person: Person): Promise<Outcome> {
+  const cohort = await lockCohort(trx, from);
   const on = todayAt(await readNursery(trx));
+  await copyCohort(trx, from, {
+    ...{ id: p.newId, code: p.newCode, placeId: cohort.place_id, note: p.note, tag: p.tag },
+  });
+  const half = { on, count: 1, transferId: p.id, personId: person.id };
   await insertEntries(trx, [
-    { id: p.id, cohortId: from, type: 'promoted', on, count: 1, note: p.note, personId: person.id },
+    { ...half, id: p.id, cohortId: from, type: 'promoted', note: `to ${p.newCode}, tag ${p.tag}` },
+    { ...half, id: randomUUID(), cohortId: p.newId, type: 'split_in' },
   ]);
   await trx('plant').insert({
-    id: randomUUID(),
-    cohort_id: from,
-    entry_id: p.id,
-    tag: p.tag,
-    promoted_on: on,
+    ...{ id: randomUUID(), cohort_id: from, own_cohort_id: p.newId, entry_id: p.id },
+    ...{ tag: p.tag, promoted_on: on },
   });
+  await replan(trx, [p.newId], 'it was given its own tag');
   return outcomeOf(trx, from, p.id, 'a plant was promoted');
 }

@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import type { Cohort, CohortRow, EditCohort, NewCohort } from '@gonimos/contract/cohorts';
 import type { UncertainDate } from '@gonimos/core/calendar/uncertain';
 import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
 import type { Programme } from '@gonimos/core/programmes';
 import { readFacts } from '../course/facts.ts';
 import type { Sql } from '../db/index.ts';
+import { insertIdentity } from '../lineage/identity.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
 
@@ -25,19 +27,29 @@ const ROW = {
   nextCloses: 'c.next_closes',
   nextRule: 'c.next_rule',
   rings: 'c.rings',
+  tag: 'c.tag',
 };
+/** Codes and tags a cohort had before, so that old labels are still found. */
+const formerly = (sql: Sql) =>
+  sql.raw(`ARRAY(SELECT x FROM identity i, unnest(ARRAY[i.was ->> 'code', i.was ->> 'tag']) x
+    WHERE i.cohort_id = c.id AND x IS NOT NULL AND x <> c.code AND x IS DISTINCT FROM c.tag) AS formerly`);
 
 /** The whole register, as one statement. */
-export const registerQuery = (sql: Sql) => sql('cohort as c').select(ROW).orderBy('c.code');
+export const registerQuery = (sql: Sql) => sql('cohort as c').select(ROW, formerly(sql)).orderBy('c.code');
 
 export const readRegister = (sql: Sql): Promise<CohortRow[]> => registerQuery(sql);
 
 export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
-  const row = await sql('cohort as c')
+  const found = await sql('cohort as c')
     .leftJoin('cohort as p', 'p.id', 'c.parent_id')
+    .leftJoin('cohort as h', 'h.id', 'c.host_id')
+    .leftJoin('seed_lot as l', 'l.id', 'c.lot_id')
     .where({ 'c.id': id })
-    .first({
+    .first(formerly(sql), {
       ...ROW,
+      ...{ goalId: 'c.goal_id', origin: 'c.origin' },
+      ...{ hostId: 'h.id', hostCode: 'h.code', lotId: 'l.id', lotName: 'l.name' },
+      trays: sql.raw('(SELECT count(*)::int FROM tray t WHERE t.cohort_id = c.id)'),
       programmeId: 'c.programme_id',
       programmeName: sql.raw("c.programme ->> 'name'"),
       startedTo: 'c.started_to',
@@ -52,14 +64,16 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
       parentCode: 'p.code',
       version: 'c.version',
     });
-  if (!row) throw notFound('cohort');
+  if (!found) throw notFound('cohort');
   const entries = await readEntries(sql, id);
   const state = fold(entries);
   const seed = entries.some((e) => e.type === 'started' && e.unit === 'seed');
   const plants = await sql('plant')
     .where({ cohort_id: id })
     .orderBy('tag')
-    .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on' });
+    .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on', cohortId: 'own_cohort_id' });
+  const guests = await sql('cohort').where({ host_id: id }).orderBy('code').select('id', 'code', 'live');
+  const { hostId, hostCode, lotId, lotName, ...row } = found;
   const [facts] = await readFacts(sql, [id]);
   return {
     ...row,
@@ -69,6 +83,9 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     viability: seed && state.emerged > 0 ? viability(state) : null,
     fieldEmergence: seed && state.emerged > 0 ? fieldEmergence(state) : null,
     plants,
+    guests,
+    host: hostId ? { id: hostId, code: hostCode } : null,
+    lot: lotId ? { id: lotId, name: lotName } : null,
     quarantine: facts.quarantine ?? null,
     buds: facts.buds ?? null,
   };
@@ -96,6 +113,10 @@ export async function insertCohort(
     started_to: started.to,
     stands_at: c.standsAt ?? null,
     parent_id: c.parentId ?? null,
+    goal_id: c.goalId ?? null,
+    lot_id: c.lotId ?? null,
+    host_id: c.hostId ?? null,
+    origin: c.origin ? JSON.stringify(c.origin) : null,
     schools: JSON.stringify(c.schools),
     programme_version: version,
     place_since: started.from,
@@ -111,27 +132,31 @@ export async function updateCohort(
   edit: EditCohort,
   was: Cohort,
   today: string,
+  personId: string,
 ): Promise<void> {
   const changed = await sql('cohort')
     .where({ id, version: edit.version })
     .update({
       code: edit.code,
-      place_id: edit.placeId,
       schools: JSON.stringify(edit.schools),
-      ...(edit.placeId === was.placeId ? {} : { place_since: today }),
       goal: edit.goal,
       goal_caliper: edit.goalCaliper ?? null,
       note: edit.note,
       version: edit.version + 1,
     });
   if (changed === 0) throw conflict('The cohort was changed meanwhile.', await readCohort(sql, id));
+  if (edit.code !== was.code)
+    await insertIdentity(sql, {
+      ...{ id: randomUUID(), cohortId: id, on: today, reason: 'the code was changed', personId },
+      ...{ was: { code: was.code, tag: was.tag }, now: { code: edit.code, tag: was.tag } },
+    });
 }
 
 /** A new cohort with everything of the old one but its code, place and count. */
 export async function copyCohort(
   sql: Sql,
   from: string,
-  copy: { id: string; code: string; placeId: string; note: string },
+  copy: { id: string; code: string; placeId: string; note: string; tag?: string },
 ): Promise<void> {
   const parent = await sql('cohort').where({ id: from }).first();
   if (!parent) throw notFound('cohort');
@@ -143,6 +168,8 @@ export async function copyCohort(
     code: copy.code,
     place_id: copy.placeId,
     note: copy.note,
+    tag: copy.tag ?? null,
+    origin: parent.origin && JSON.stringify(parent.origin),
     split_from: from,
     split_seq: last?.seq ?? 0,
     version: 1,

@@ -2,7 +2,7 @@ import type { CourseFacts, RuleName, StepFact } from '@gonimos/core/course';
 import { firstStep, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import { LIGHTENED, type Decision, type Found } from '@gonimos/core/visits';
-import { groupBy } from '../db/group.ts';
+import { groupBy } from '@gonimos/core/group';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 
@@ -62,12 +62,13 @@ export interface RecordFact {
   buds_ready: number | null;
   operation: string | null;
   note: string;
+  again: string | null;
 }
 
 const RECORD = [
   ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished', 'note'],
   ...['container', 'caliper', 'height', 'vigour', 'found', 'decision', 'overrides'],
-  ...['buds_looked', 'buds_ready'],
+  ...['buds_looked', 'buds_ready', 'again'],
 ].map((c) => `r.${c}`);
 
 /** Records that stand, oldest first, of these cohorts. */
@@ -147,6 +148,8 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
       };
     else if (r.decision === 'lighten')
       steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.on_date } };
+    else if (r.kind === 'work' && !r.finished && r.again)
+      steps[key] = { ...now, again: { on: r.on_date, found: r.again } };
     else if (r.kind === 'work' && r.finished)
       steps[key] = {
         status: 'done',

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import type { Course, Moved, PlannedStep } from '@gonimos/core/course';
-import { groupBy } from '../db/group.ts';
+import { groupBy } from '@gonimos/core/group';
 import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 

@@ -1,3 +1,5 @@
+import type { Origin } from '@gonimos/contract/cohorts';
+
 /** The cohorts of Tessary Bank, an invented nursery. Starts, places and mistakes are made up. */
 export interface DemoCohort {
   code: string;
@@ -17,6 +19,7 @@ export interface DemoCohort {
   /** how often work is left for next time */
   careful?: boolean;
   vigour?: { on: string; value: number };
+  origin?: Origin;
 }
 
 export type DemoPlace = 'Cold frame' | 'North bench' | 'South bench' | 'Ground row A' | 'Heated house';
@@ -28,6 +31,14 @@ export const PLACES = [
   { name: 'Ground row A', kind: 'ground', night: 0, day: 0, heatedTo: null },
   { name: 'Heated house', kind: 'house', night: 8, day: 8, heatedTo: 15 },
 ] as const;
+
+const boughtFrom = (source: string, price: number, age: number | null): Origin => ({
+  ...{ source, price, age, permission: '', ageHow: 'told', quarantine: false },
+});
+
+const ownGround = (source: string, age: number): Origin => ({
+  ...{ source, age, price: null, permission: 'our own ground', ageHow: 'guessed', quarantine: false },
+});
 
 export const COHORTS: DemoCohort[] = [
   {
@@ -206,6 +217,7 @@ export const COHORTS: DemoCohort[] = [
     ...{ code: 'AO-35', taxonId: 'adenium-obesum', programmeId: 'swollen-base', place: 'Heated house' },
     ...{ started: '2035-05-20', count: 18, goalCaliper: 60, luck: { up: 1, loss: 0.1 } },
     note: 'Bought in dry. Two planted wet in the first year rotted.',
+    origin: boughtFrom('an importer of dry roots', 12600, null),
   },
   {
     ...{ code: 'OL-34', taxonId: 'olea-europaea', programmeId: 'cutting-conifer', place: 'Cold frame' },
@@ -228,14 +240,28 @@ export const COHORTS: DemoCohort[] = [
     note: 'Whips kept thin in small pots for hard bends.',
   },
   {
-    ...{ code: 'TL-36', taxonId: 'tilia-cordata', programmeId: 'air-layer', place: 'Ground row A' },
-    ...{ started: '2036-05-28', count: 4, goalCaliper: 60, luck: { up: 1, loss: 0 } },
-    note: 'Four layers on the old lime by the gate.',
+    ...{ code: 'LG-19', taxonId: 'tilia-cordata', programmeId: 'stock-plant', place: 'Ground row A' },
+    ...{ started: '2035-02-20', count: 1, goalCaliper: 60, luck: { up: 1, loss: 0 } },
+    note: 'The old lime by the gate, kept for layers.',
+    origin: ownGround('by the gate', 18),
+  },
+  {
+    ...{ code: 'HB-05', taxonId: 'carpinus-betulus', programmeId: 'stock-plant', place: 'Ground row A' },
+    ...{ started: '2032-02-10', count: 1, goalCaliper: 90, luck: { up: 1, loss: 0 } },
+    note: 'The best-leaved of the long hedge, kept for seed.',
+    origin: ownGround('the long hedge', 32),
+  },
+  {
+    ...{ code: 'OP-28', taxonId: 'ligustrum-ovalifolium', programmeId: 'stock-plant', place: 'Ground row A' },
+    ...{ started: '2032-02-14', count: 1, goalCaliper: 50, luck: { up: 1, loss: 0 } },
+    note: 'Small leaf, short joints: every privet here comes from it.',
+    origin: ownGround('the yard wall', 9),
   },
   {
     ...{ code: 'BT-36', taxonId: 'prunus-spinosa', programmeId: 'bought-liner', place: 'North bench' },
     ...{ started: '2036-11-20', count: 60, goalCaliper: 30, luck: { up: 1, loss: 0.03 } },
     note: 'Liners from a hedge grower, two years old by the invoice.',
+    origin: boughtFrom('a hedge grower down the valley', 5400, 2),
   },
   {
     ...{ code: 'OP-34', taxonId: 'ligustrum-ovalifolium', programmeId: 'slender', place: 'North bench' },

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { NewRecord } from '@gonimos/contract/records';
+import { workOn, type NewRecord } from '@gonimos/contract/records';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
 import { compileCourse, type PlannedStep } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
@@ -78,19 +78,16 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
   const left =
     counts.live - losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
   const done = emerged ?? left;
-  return {
-    ...{ id: randomUUID(), cohortId: h.id, stepKey: s.key, on, done, emerged, losses, finished: true },
+  return workOn({
+    ...{ id: randomUUID(), cohortId: h.id, stepKey: s.key, on, done, emerged, losses },
     container: op.asks.includes('container') ? s.container : null,
     calipers: op.asks.includes('sizes') ? around(rng, caliper, 0.14, Math.min(12, done)) : [],
-    heights: [],
     rooted: op.asks.includes('rooted') ? left : null,
-    ...{ vigour: null, alive: null, buds: null, placeId: null },
     // growers are a little too sure of hard work
     sure: s.odds === null ? null : Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20),
     minutes: Math.round(op.minutes.value * Math.max(done, 1) * (0.8 + 0.5 * rng.next())),
-    note: '',
     nextTime: spec.careful && op.lane === 'roots' ? LEFT[Math.floor(rng.next() * LEFT.length)] : '',
-  };
+  });
 }
 
 /** Entries a record stands for, in bulk and without a plan after each. */

@@ -11,6 +11,7 @@ import { seasonBooks } from '../season/books.ts';
 import { COHORTS, NURSERY_SCHOOLS, PLACES } from './cohorts.ts';
 import { liveThrough } from './history.ts';
 import { lastWeeks, pastObservations } from './last-weeks.ts';
+import { propagate } from './propagation.ts';
 import { extendWeather } from './weather.ts';
 
 /** Tessary Bank: an invented growing ground on an invented hill. */
@@ -71,6 +72,7 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
         container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
         ...{ started: spec.started, count: spec.count, goalCaliper: spec.goalCaliper, goal: '' },
         ...{ note: spec.note, parentId: null, schools: {}, standsAt: null },
+        ...{ goalId: null, lotId: null, hostId: null, origin: spec.origin ?? null },
       };
       await enterCohort(trx, entered, { ...people[0], version: 1 });
       await liveThrough(trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
@@ -91,6 +93,11 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
         });
       say(`  ${spec.code} lived through its years`);
     }
+    await propagate(
+      trx,
+      places,
+      people.map((p) => ({ ...p, version: 1 })),
+    );
   });
   await replanAll(db, 'the demo opened');
   await db('plan_change').where({ cause: 'the demo opened' }).delete();

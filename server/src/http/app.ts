@@ -21,6 +21,13 @@ import { stockRoutes } from '../stock/routes.ts';
 import { visitRoutes } from '../visits/routes.ts';
 import { yearRoutes } from '../year/routes.ts';
 import { calcRoutes } from '../calc/routes.ts';
+import { comparisonRoutes } from '../comparison/routes.ts';
+import { cuttingRoutes } from '../cuttings/routes.ts';
+import { layerRoutes } from '../layers/routes.ts';
+import { lineageRoutes } from '../lineage/routes.ts';
+import { seedRoutes } from '../seed/routes.ts';
+import { startRoutes } from '../starts/routes.ts';
+import { trayRoutes } from '../trays/routes.ts';
 import { cohortRoutes } from '../cohorts/routes.ts';
 import { courseRoutes } from '../course/routes.ts';
 import type { Db } from '../db/index.ts';
@@ -147,6 +154,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
     ...[peopleRoutes, nurseryRoutes, seasonRoutes, cohortRoutes, courseRoutes, ledgerRoutes],
     ...[recordRoutes, roundRoutes, fileRoutes, calcRoutes, visitRoutes, observationRoutes, moveRoutes],
     ...[schoolRoutes, libraryRoutes, yearRoutes, stationRoutes, stockRoutes, simulatedStation],
+    ...[startRoutes, seedRoutes, trayRoutes, cuttingRoutes, layerRoutes, lineageRoutes, comparisonRoutes],
   ])
     routes(app);
   await pictureRoutes(app);

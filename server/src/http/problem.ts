@@ -32,6 +32,9 @@ const isPg = (e: unknown): e is PgError =>
 const UNIQUE_WORDS: Record<string, [field: string, reason: string]> = {
   cohort_code_key: ['code', 'is taken by another cohort'],
   plant_tag_key: ['tag', 'is taken by another plant'],
+  cohort_tag_key: ['tag', 'is taken by another plant'],
+  seed_lot_name_key: ['name', 'is taken by another lot'],
+  tray_cohort_id_name_key: ['name', 'is taken by another tray of these plants'],
   place_name_key: ['name', 'is taken by another place'],
   person_name_key: ['name', 'is taken by another person'],
   ledger_entry_reverses_key: ['entry', 'is reversed already'],

@@ -1,7 +1,9 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { newEntry, reverseEntry } from '@gonimos/contract/ledger';
+import { newEntry, reverseEntry, type NewEntry } from '@gonimos/contract/ledger';
+import type { Sql } from '../db/index.ts';
+import { wrongField } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
@@ -9,6 +11,15 @@ import { notInFuture } from '../nursery/day.ts';
 import { cohortOfEntry, insertEntries, readLedger, reverseEntries } from './store.ts';
 
 const params = object({ id: id() });
+
+/** The damage a cull goes back to is told in the same ledger. */
+async function damageOf(sql: Sql, cohortId: string, e: NewEntry): Promise<void> {
+  if (!e.damageId) return;
+  if (e.type !== 'culled') throw wrongField('damageId', 'goes with a cull only');
+  const told = await sql('ledger_entry').where({ id: e.damageId }).first('cohort_id', 'type');
+  if (told?.cohort_id !== cohortId || told.type === 'reversed')
+    throw wrongField('damageId', 'is no entry of this ledger');
+}
 
 export function ledgerRoutes(app: FastifyInstance): void {
   route(app, {
@@ -30,6 +41,7 @@ export function ledgerRoutes(app: FastifyInstance): void {
     handle: ({ params: p, body, person }) =>
       once(app.db, body.id, `ledger ${p.id}`, body, async (trx) => {
         await notInFuture(trx, 'on', body.on);
+        await damageOf(trx, p.id, body);
         await insertEntries(trx, [{ ...body, cohortId: p.id, personId: person.id }]);
         return outcomeOf(trx, p.id, body.id, 'a ledger entry');
       }),

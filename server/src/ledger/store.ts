@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryRow } from '@gonimos/contract/ledger';
-import { fold, type EntryType, type LedgerEntry } from '@gonimos/core/ledger';
+import { fold, type EntryType, type LedgerEntry, type StartUnit } from '@gonimos/core/ledger';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
@@ -11,14 +11,17 @@ export interface NewLedgerEntry {
   on: string;
   to?: string;
   count: number;
-  unit?: 'seed' | 'plant' | null;
+  unit?: StartUnit | null;
   into?: number | null;
   cause?: string | null;
   note?: string;
   reverses?: string | null;
   transferId?: string | null;
   recordId?: string | null;
+  damageId?: string | null;
   personId?: string | null;
+  /** of the entry it takes the place of, so that the order of a day stays */
+  seq?: number;
 }
 
 /** Adds entries; the database refuses what would leave fewer than no plants at any date. */
@@ -39,7 +42,9 @@ export async function insertEntries(sql: Sql, entries: NewLedgerEntry[]): Promis
       reverses: e.reverses ?? null,
       transfer_id: e.transferId ?? null,
       record_id: e.recordId ?? null,
+      damage_id: e.damageId ?? null,
       person_id: e.personId ?? null,
+      ...(e.seq === undefined ? {} : { seq: e.seq }),
     })),
   );
 }
@@ -59,12 +64,16 @@ const COLUMNS = {
   reversedBy: 'r.id',
   recordId: 'l.record_id',
   transferId: 'l.transfer_id',
+  damageId: 'l.damage_id',
   at: 'l.at',
 };
 
 export const readEntries = (sql: Sql, cohortId: string): Promise<LedgerEntry[]> =>
+  readEntriesOf(sql, [cohortId]);
+
+export const readEntriesOf = (sql: Sql, cohortIds: string[]): Promise<LedgerEntry[]> =>
   sql('ledger_entry as l')
-    .where({ 'l.cohort_id': cohortId })
+    .whereIn('l.cohort_id', cohortIds)
     .orderBy(['l.on_date', 'l.seq'])
     .select({ ...COLUMNS, reversedBy: sql.raw('null') });
 
@@ -101,6 +110,8 @@ export async function reverseEntries(
   const entry = await sql('ledger_entry').where({ id: entryId }).first();
   if (!entry) throw notFound('entry');
   if (entry.type === 'reversed') throw conflict('A reversal cannot be reversed: enter the count again.');
+  if (await sql('tray_cell_entry').where({ entry_id: entryId }).first('cell'))
+    throw conflict('This entry counts cells of a tray: mark the cells instead.');
   const both = entry.transfer_id
     ? await sql('ledger_entry').where({ transfer_id: entry.transfer_id }).whereNot('type', 'reversed')
     : [entry];

@@ -1,7 +1,7 @@
 import type { ProgrammeRow, ProgrammeVersion, SaveProgramme } from '@gonimos/contract/library';
 import { hasProgramme, programme, PROGRAMMES, type Programme } from '@gonimos/core/programmes';
 import type { Sql } from '../db/index.ts';
-import { conflict, notFound } from '../http/problem.ts';
+import { conflict, notFound, wrongField } from '../http/problem.ts';
 
 interface OwnRow {
   id: string;
@@ -76,4 +76,13 @@ export async function insertProgramme(
     ...{ id: s.programmeId, version, body: JSON.stringify(p), based_on: s.copyOf, person_id: personId },
   });
   return version;
+}
+
+/** The programme a cohort is to follow, refused by field when there is none of that name. */
+export async function programmeFor(sql: Sql, id: string) {
+  try {
+    return await readProgramme(sql, id);
+  } catch {
+    throw wrongField('programmeId', 'is not in the library');
+  }
 }

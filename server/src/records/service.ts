@@ -6,8 +6,12 @@ import { operation } from '@gonimos/core/operations';
 import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
+import { followLayer } from '../layers/follow.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
+import { stand } from '../cohorts/place.ts';
+import { offersFor } from '../starts/goals.ts';
+import { standingInTrays } from '../trays/store.ts';
 import { outcomeOf } from './outcome.ts';
 import { findRecord, insertPutOff, insertUndo, insertWork } from './store.ts';
 
@@ -16,6 +20,8 @@ interface LockedCohort {
   container: string;
   started_from: string;
   live: number;
+  pending: number;
+  taxon_id: string;
   place_id: string;
 }
 
@@ -39,16 +45,17 @@ export async function openStep(trx: Sql, cohortId: string, key: string) {
 }
 
 /** Ledger entries that follow from a record; emergence is counted after what never showed. */
-function entriesOf(r: NewRecord, live: number, personId: string | null): NewLedgerEntry[] {
+function entriesOf(r: NewRecord, live: number, severed: number, personId: string | null): NewLedgerEntry[] {
   const base = { cohortId: r.cohortId, on: r.on, recordId: r.id, personId };
   const entries: NewLedgerEntry[] = [];
   for (const l of r.losses.filter((x) => x.kind === 'lost_before_emergence'))
     entries.push({ ...base, id: l.id, type: 'lost_before_emergence', count: l.count, cause: l.cause });
   if (r.emerged) entries.push({ ...base, id: randomUUID(), type: 'emerged', count: r.emerged });
+  if (severed > 0) entries.push({ ...base, id: randomUUID(), type: 'severed', count: severed });
   for (const l of r.losses.filter((x) => x.kind !== 'lost_before_emergence'))
     entries.push({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause });
   const gone = entries.reduce((n, e) => n + (e.type === 'lost' || e.type === 'culled' ? e.count : 0), 0);
-  const potted = r.done ?? Math.max(0, live + (r.emerged ?? 0) - gone);
+  const potted = r.done ?? Math.max(0, live + (r.emerged ?? 0) + severed - gone);
   if (r.container && potted > 0) entries.push({ ...base, id: randomUUID(), type: 'potted', count: potted });
   return entries;
 }
@@ -63,19 +70,42 @@ function withDead(r: NewRecord, live: number): NewRecord['losses'] {
     : r.losses;
 }
 
+/** Work that leaves prunings which may be stuck: chops, and tops cut to balance the roots. */
+const PRUNINGS: ReadonlySet<string> = new Set(['chop', 'half-chop', 'cut-back', 'root-correct', 'root-work']);
+
+/** Seed that lies in trays is counted cell by cell, and not once more by a record. */
+async function seedOutside(trx: Trx, r: NewRecord, pending: number): Promise<void> {
+  const inTrays = (await standingInTrays(trx, r.cohortId)).seed;
+  if (inTrays === 0) return;
+  const told = r.losses.reduce(
+    (n, l) => n + (l.kind === 'lost_before_emergence' ? l.count : 0),
+    r.emerged ?? 0,
+  );
+  const outside = Math.max(0, pending - inTrays);
+  if (told > outside)
+    throw wrongField('emerged', `is more than the ${outside} outside the trays: mark the cells instead`);
+}
+
 /** Records work on a step, or a look between steps, with everything that follows from it. */
 export async function recordWork(trx: Trx, r: NewRecord, person: Person | null): Promise<Outcome> {
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
   if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
   let cause = 'a look was recorded';
-  let [odds, looksForLife]: [number | null, boolean] = [null, false];
+  let operationId: string | null = null;
+  let [odds, looksForLife, severs, prunes]: [number | null, boolean, boolean, boolean] = [
+    ...([null, false, false, false] as const),
+  ];
   if (r.stepKey !== null) {
     const step = await openStep(trx, r.cohortId, r.stepKey);
     if (!step.ready) throw wrongField('stepKey', 'waits for a step before it that is not done');
     if (operation(step.operation).asks.includes('emergence') && r.emerged === null)
       throw wrongField('emerged', 'is missing: how many are up');
+    if (r.emerged !== null) await seedOutside(trx, r, cohort.pending);
     odds = step.odds;
+    operationId = step.operation;
+    severs = operation(step.operation).asks.includes('severed');
+    prunes = PRUNINGS.has(step.operation);
     looksForLife = operation(step.operation).asks.includes('alive');
     cause = `‘${step.title}’ was recorded`;
   }
@@ -95,16 +125,19 @@ export async function recordWork(trx: Trx, r: NewRecord, person: Person | null):
     },
     person?.id ?? null,
   );
-  await insertEntries(trx, entriesOf({ ...r, losses }, cohort.live, person?.id ?? null));
+  const before = losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? l.count : 0), 0);
+  const severed = severs ? Math.min(r.done ?? cohort.pending, cohort.pending - before) : 0;
+  await insertEntries(trx, entriesOf({ ...r, losses }, cohort.live, severed, person?.id ?? null));
   if (r.done !== null) {
     const { live } = await trx('cohort').where({ id: r.cohortId }).first('live');
     const gone = losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
     if (r.done > live + gone) throw wrongField('done', `is more than the ${live + gone} there were`);
   }
-  if (r.placeId)
-    await trx('cohort').where({ id: r.cohortId }).update({ place_id: r.placeId, place_since: r.on });
+  if (operationId) await followLayer(trx, r, operationId, person?.id ?? null);
+  if (r.placeId) await stand(trx, r.cohortId, r.placeId, r.on);
   if (r.container) await trx('cohort').where({ id: r.cohortId }).update({ container: r.container });
-  return outcomeOf(trx, r.cohortId, r.id, cause);
+  const outcome = await outcomeOf(trx, r.cohortId, r.id, cause);
+  return prunes ? { ...outcome, offers: await offersFor(trx, cohort) } : outcome;
 }
 
 /** Puts a step off until a day, with the grower's reason, and re-plans. */

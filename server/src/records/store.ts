@@ -1,4 +1,5 @@
 import type { NewRecord, PutOffStep, RecordRow } from '@gonimos/contract/records';
+import type { CheckedBatch } from '@gonimos/core/cuttings';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 
@@ -31,6 +32,8 @@ export interface Before {
   odds: number | null;
   /** two-week look: how many of those looked at live */
   alive: { alive: number; of: number } | null;
+  /** cutting check: what each tray showed */
+  batches?: CheckedBatch[];
 }
 export const NOTHING_BEFORE: Before = { container: null, placeId: null, odds: null, alive: null };
 
@@ -57,6 +60,8 @@ export const insertWork = (
     height: mean(r.heights),
     sizes: JSON.stringify({ calipers: r.calipers, heights: r.heights }),
     rooted: r.rooted,
+    again: r.again,
+    batches: before.batches ? JSON.stringify(before.batches) : null,
     vigour: r.vigour,
     minutes: r.minutes,
     note: r.note,
@@ -110,6 +115,7 @@ export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
       ...{ caliper: 'r.caliper', height: 'r.height', vigour: 'r.vigour', minutes: 'r.minutes' },
       ...{ container: 'r.container', nextTime: 'r.next_time', at: 'r.at', until: 'r.until' },
       ...{ found: 'r.found', decision: 'r.decision', causes: 'r.causes', checkOn: 'r.check_on' },
+      ...{ again: 'r.again', batches: 'r.batches' },
       ...{ sure: 'r.sure', odds: 'r.odds', alive: 'r.alive', aliveOf: 'r.alive_of' },
       by: sql.raw("coalesce(p.name, '')"),
       title: sql.raw(

@@ -7,8 +7,11 @@ import type { SeasonBook } from '@gonimos/core/season';
 import type { Db } from '../db/index.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
+import { readOpenWounds } from '../layers/store.ts';
 import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
+import { seedWatch } from '../seed/service.ts';
+import { readStartsDue } from '../starts/goals.ts';
 import { readStock } from '../stock/store.ts';
 import { seasonBooks } from '../season/books.ts';
 import { countOpen, readOpenSteps, readWatched } from './store.ts';
@@ -29,6 +32,7 @@ async function watchList(db: Db, today: string): Promise<Round['watch']> {
   const books = await seasonBooks(db);
   const { wires, cut, again } = await readWatched(db, today);
   const watch = [
+    ...(await seedWatch(db, today)),
     ...cut.flatMap((c) => {
       const until = frostUntil(books.get(c.placeId)!, today);
       return until
@@ -41,6 +45,11 @@ async function watchList(db: Db, today: string): Promise<Round['watch']> {
           ]
         : [];
     }),
+    ...(await readOpenWounds(db)).map((w) => ({
+      text: `${w.parent}: wound of ${w.code}, severed {${w.on}}, to be cut back and sealed`,
+      when: today,
+      cohortId: w.parentId,
+    })),
     ...again.map((a) => ({
       text: `${a.code}: look again, found {${a.on}}: ${a.found}`,
       when: a.checkOn,
@@ -64,11 +73,12 @@ export function roundRoutes(app: FastifyInstance): void {
     query: object({ most: number().integer().min(1).max(1000).default(60) }),
     handle: async ({ query }): Promise<Round> => {
       const today = todayAt(await readNursery(app.db));
-      const [due, soon, { open, closing }, watch] = await Promise.all([
+      const [due, soon, { open, closing }, watch, starts] = await Promise.all([
         readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
         readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
         countOpen(app.db, today, addDays(today, CLOSING)),
         watchList(app.db, today),
+        readStartsDue(app.db, today),
       ]);
       const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
       const latest = (await readReadings(app.db, today)).at(-1) ?? null;
@@ -76,7 +86,7 @@ export function roundRoutes(app: FastifyInstance): void {
       const short = shelves
         .filter((s) => s.wanted > s.have)
         .map(({ container, wanted, have, arrives }) => ({ container, wanted, have, arrives }));
-      return { today, due, open, closing, soon, ready, warnings, short, watch };
+      return { today, due, open, closing, soon, ready, warnings, short, starts, watch };
     },
   });
 }

@@ -9,7 +9,7 @@ interface Follows {
   container: string | null;
   containerBefore: string | null;
   taxonBefore: string | null;
-  personId: string;
+  personId: string | null;
 }
 
 export const insertVisit = (sql: Sql, v: NewVisit, f: Follows): Promise<unknown> =>

@@ -1,5 +1,5 @@
 import type { Worker } from '@gonimos/contract/year';
-import { groupBy } from '../db/group.ts';
+import { groupBy } from '@gonimos/core/group';
 import type { Sql } from '../db/index.ts';
 
 /** Weeks kept for steps, by cohort. */

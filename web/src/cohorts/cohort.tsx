@@ -1,6 +1,6 @@
 import { Pencil, Search, Target, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { Link, NavLink, Outlet, useParams } from 'react-router';
+import { Link, Outlet, useMatch, useParams } from 'react-router';
 import type { Cohort as Data } from '@gonimos/contract/cohorts';
 import { daysBetween } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
@@ -18,11 +18,13 @@ import { VisitSheet } from '../visits/visit-sheet';
 import { RetargetSheet } from '../library/retarget-sheet';
 import { useCourse } from '../course/queries';
 import { Loading } from '../common/loading';
+import { Parts } from '../common/parts';
 import { Section } from '../common/section';
 import { countWords } from '../common/words';
 import { EditCohort } from './edit-cohort';
 import { useCohort } from './queries';
 
+const STARTED_AS = { seed: 'seeds', cutting: 'cuttings', layer: 'layer', bought: 'plants', lifted: 'plants' };
 const percent = (s: Share) =>
   `${Math.round(s.value * 100)} % (${Math.round(s.low * 100)}–${Math.round(s.high * 100)})`;
 
@@ -37,7 +39,7 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
     [
       'Started',
       saidDate(cohort.startedSaid, today),
-      `${cohort.started} ${cohort.method === 'seed' ? 'seeds' : cohort.method === 'cutting' ? 'cuttings' : 'plants'}, ${yearsOld(cohort.startedFrom, today)} years`,
+      `${cohort.started > 0 ? `${cohort.started} ${STARTED_AS[cohort.method]}` : 'parted off'}, ${yearsOld(cohort.startedFrom, today)} years`,
     ],
   ];
   if (trunk)
@@ -98,6 +100,105 @@ function Quarantine({ cohort, today }: { cohort: Data; today: string }) {
   );
 }
 
+/** Trays belong to what is sown or pricked out into cells. */
+const partsOf = (c: Data): (readonly [string, string])[] => [
+  ['', 'Course'],
+  ['ledger', 'Ledger'],
+  ...(c.trays > 0 || c.method === 'seed'
+    ? [['trays', c.method === 'seed' ? 'Sowing' : 'Trays'] as const]
+    : []),
+  ['lineage', 'Lineage'],
+  ['notes', 'Notes'],
+];
+
+/** Whose guests they are, and who is a guest in their pots. */
+function Guests({ cohort }: { cohort: Data }) {
+  if (!cohort.host && cohort.guests.length === 0) return null;
+  const link = (c: { id: string; code: string }) => (
+    <Link key={c.id} to={`/cohorts/${c.id}`} className="underline">
+      {c.code}
+    </Link>
+  );
+  return (
+    <p className="mt-1">
+      {cohort.host && <>Guests in the pots of {link(cohort.host)}. </>}
+      {cohort.guests.length > 0 && (
+        <>
+          With them stand{' '}
+          {cohort.guests.map((g, i) => (
+            <span key={g.id}>
+              {i > 0 && ', '}
+              {g.live} of {link(g)}
+            </span>
+          ))}
+          .
+        </>
+      )}
+    </p>
+  );
+}
+
+const AGE_WORDS = { known: 'years old', told: 'years old by what was said', guessed: 'years old, guessed' };
+
+/** Where plants came from that were not raised here. */
+function Origin({ origin }: { origin: NonNullable<Data['origin']> }) {
+  const said = [
+    origin.permission && `by leave of ${origin.permission}`,
+    origin.price !== null && `${(origin.price / 100).toFixed(2)} for all`,
+    origin.age === null ? 'age not known' : `${origin.age} ${AGE_WORDS[origin.ageHow]}`,
+  ].filter(Boolean);
+  return (
+    <p className="mt-1">
+      From {origin.source}; {said.join('; ')}
+    </p>
+  );
+}
+
+/** What is known of the cohort beside its course: sizes, programme, where it came from, who stands with it. */
+function About({ cohort, today }: { cohort: Data; today: string }) {
+  return (
+    <>
+      <Facts cohort={cohort} today={today} />
+      <p className="soft mt-3">
+        Follows ‘{cohort.programmeName}’, version {cohort.programmeVersion}
+        {cohort.newerVersion && (
+          <span className="text-info">; version {cohort.newerVersion} is in the library</span>
+        )}
+      </p>
+      {cohort.goal && <p className="mt-3 max-w-prose">Goal: {cohort.goal}</p>}
+      {cohort.note && <p className="soft mt-3 max-w-prose">{cohort.note}</p>}
+      {cohort.parentCode && (
+        <p className="mt-1">
+          From{' '}
+          <Link to={`/cohorts/${cohort.parentId}`} className="underline">
+            {cohort.parentCode}
+          </Link>
+        </p>
+      )}
+      {cohort.lot && <p className="mt-1">Seed of ‘{cohort.lot.name}’</p>}
+      {cohort.origin && <Origin origin={cohort.origin} />}
+      <Guests cohort={cohort} />
+      {cohort.plants.length > 0 && (
+        <p className="mt-1">
+          Tagged plants:{' '}
+          {cohort.plants.map((p, i) => (
+            <span key={p.id}>
+              {i > 0 && ', '}
+              {p.cohortId ? (
+                <Link to={`/cohorts/${p.cohortId}`} className="underline">
+                  {p.tag}
+                </Link>
+              ) : (
+                p.tag
+              )}
+            </span>
+          ))}
+        </p>
+      )}
+    </>
+  );
+}
+
 export function Cohort() {
   const { id = '' } = useParams();
   const { data: cohort, error } = useCohort(id);
@@ -108,6 +209,9 @@ export function Cohort() {
   const [found, setFound] = useState(false);
   const [aiming, setAiming] = useState(false);
   const steps = useCourse(id).data?.steps ?? [];
+  // drawings want the room
+  const drawn = useMatch('/cohorts/:id/:part')?.params.part;
+  const whole = drawn !== 'trays' && drawn !== 'lineage';
   if (!cohort || !today) return <Loading error={error} />;
   const t = taxon(cohort.taxonId);
   const due = cohort.nextOpens !== null && cohort.nextOpens <= today;
@@ -119,12 +223,18 @@ export function Cohort() {
           season={seasonYear(today)}
           containerId={cohort.container}
           target={cohort.goalCaliper}
-          size={132}
+          size={whole ? 132 : 76}
         />
         <div className="min-w-0 grow basis-80">
           <div className="flex flex-wrap items-start justify-between gap-3">
             <div>
-              <h1 className="text-3xl">{cohort.code}</h1>
+              <h1 className="text-3xl">
+                {cohort.code}
+                {cohort.tag && (
+                  <span className="soft ml-3 font-sans text-base font-normal">tag {cohort.tag}</span>
+                )}
+              </h1>
+              {cohort.formerly.length > 0 && <p className="soft">formerly {cohort.formerly.join(', ')}</p>}
               <p className="soft text-lg">
                 {t.name}, <i>{t.botanical}</i> ·{' '}
                 <strong className="text-base-content">{countWords(cohort)}</strong>
@@ -165,7 +275,7 @@ export function Cohort() {
               )}
             </span>
           </div>
-          <p className="mt-2 mb-4">
+          <p className={`mt-2 ${whole ? 'mb-4' : ''}`}>
             {cohort.nextTitle && cohort.nextOpens && cohort.nextCloses && cohort.growing ? (
               <>
                 Next: <strong>{cohort.nextTitle}</strong>,{' '}
@@ -179,46 +289,12 @@ export function Cohort() {
             )}
           </p>
           {cohort.quarantine && <Quarantine cohort={cohort} today={today} />}
-          <Facts cohort={cohort} today={today} />
-          <p className="soft mt-3">
-            Follows ‘{cohort.programmeName}’, version {cohort.programmeVersion}
-            {cohort.newerVersion && (
-              <span className="text-info">; version {cohort.newerVersion} is in the library</span>
-            )}
-          </p>
-          {cohort.goal && <p className="mt-3 max-w-prose">Goal: {cohort.goal}</p>}
-          {cohort.note && <p className="soft mt-3 max-w-prose">{cohort.note}</p>}
-          {cohort.parentCode && (
-            <p className="mt-1">
-              From{' '}
-              <Link to={`/cohorts/${cohort.parentId}`} className="underline">
-                {cohort.parentCode}
-              </Link>
-            </p>
-          )}
-          {cohort.plants.length > 0 && (
-            <p className="mt-1">Tagged plants: {cohort.plants.map((p) => p.tag).join(', ')}</p>
-          )}
+          {whole && <About cohort={cohort} today={today} />}
         </div>
       </header>
-      <nav aria-label="Parts of the cohort" className="no-print mb-5 flex gap-1 border-b border-base-300">
-        {[
-          ['', 'Course'],
-          ['ledger', 'Ledger'],
-          ['notes', 'Notes'],
-        ].map(([to, name]) => (
-          <NavLink
-            key={to}
-            to={to}
-            end
-            className={({ isActive }) =>
-              `min-h-12 px-4 py-3 font-semibold ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
-            }
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <div className="mb-5">
+        <Parts of="the cohort" parts={partsOf(cohort)} />
+      </div>
       <Outlet context={cohort} />
       {looking && (
         <RecordSheet

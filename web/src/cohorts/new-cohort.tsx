@@ -1,22 +1,25 @@
 import { useDeferredValue, useEffect, useRef } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { PROGRAMMES, suits } from '@gonimos/core/programmes';
+import { PROGRAMMES, suits, type Method, type Programme } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
+import { CuttingHints } from '../cuttings/hints';
 import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { dropDraft, readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { CoursePreview } from './course-preview';
+import { KinFields, NO_KIN, type KinInputs } from './kin-fields';
+import { fromElsewhere, NO_ORIGIN, OriginFields, originOf, type OriginInputs } from './origin-fields';
 import { useEnterCohort, usePreview, useRegister } from './queries';
 
-interface Inputs {
+interface Inputs extends KinInputs, OriginInputs {
   insults: string;
   taxonId: string;
   programmeId: string;
@@ -28,7 +31,6 @@ interface Inputs {
   standsAt: string;
   goalCaliper: string;
   goal: string;
-  parentId: string;
   note: string;
 }
 
@@ -36,7 +38,7 @@ const DRAFT = 'new cohort';
 const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
 
 /** The form as the contract wants it; what is not a number stays one that fails. */
-const toPayload = (id: string, v: Inputs) => ({
+const toPayload = (id: string, v: Inputs, method: Method) => ({
   ...{ id, code: v.code.trim(), taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId },
   ...{
     container: v.container,
@@ -47,7 +49,8 @@ const toPayload = (id: string, v: Inputs) => ({
   },
   goalCaliper: number(v.goalCaliper) ?? null,
   schools: v.insults ? { insults: v.insults } : {},
-  parentId: v.parentId || null,
+  ...{ parentId: v.parentId || null, goalId: v.goalId || null, lotId: v.lotId || null },
+  ...{ hostId: v.hostId || null, origin: originOf(v, method) },
   standsAt: v.standsAt || null,
 });
 
@@ -58,6 +61,22 @@ function freeCode(taxonId: string, started: string, taken: Set<string>): string 
   for (const more of ['', 'B', 'C', 'D', 'E', 'F', 'G', 'H']) if (!taken.has(base + more)) return base + more;
   return base;
 }
+
+/** A start that was offered elsewhere comes in the address: taxon, programme, count, goal, parent, lot. */
+function offered(search: URLSearchParams, all: readonly Programme[]): Partial<Inputs> {
+  const got: Partial<Inputs> = {};
+  for (const k of ['taxonId', 'programmeId', 'count', 'placeId', 'started', ...KIN] as const) {
+    const value = search.get(k);
+    if (value) got[k] = value;
+  }
+  const p = all.find((x) => x.id === got.programmeId);
+  return p ? { ...got, standsAt: '', container: p.steps[0].container ?? 'seed-flat' } : got;
+}
+const KIN = ['goalId', 'parentId', 'lotId'] as const;
+
+/** Faults of the origin stand beside its inputs. */
+const inFields = (faults: Record<string, string>) =>
+  Object.fromEntries(Object.entries(faults).map(([k, why]) => [k.replace(/^origin\./, ''), why]));
 
 export function NewCohort() {
   const today = useToday();
@@ -76,6 +95,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const id = useRef(newId());
   const all = useAllProgrammes();
   const first = PROGRAMMES[0];
+  const [search] = useSearchParams();
   const form = useForm<Inputs>({
     defaultValues: {
       ...{ taxonId: 'acer-campestre', programmeId: first.id, count: '', started: today, placeId: firstPlace },
@@ -86,26 +106,27 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         insults: '',
         goalCaliper: '',
       },
-      ...{ goal: '', parentId: '', note: '' },
+      ...{ goal: '', note: '', ...NO_KIN, ...NO_ORIGIN },
       ...readDraft<Inputs>(DRAFT),
+      ...offered(search, all),
     },
   });
   useDraft(DRAFT, form);
   const v = form.watch();
   const { errors } = form.formState;
   const chosen = all.find((p) => p.id === v.programmeId) ?? first;
-  const payload = toPayload(id.current, v);
+  const payload = toPayload(id.current, v, chosen.method);
   const seed = chosen.method === 'seed';
 
   const { taxonId, programmeId, started } = v;
   const { setValue } = form;
   // the code follows taxon and start until the grower writes one
-  const offered = freeCode(taxonId, started, taken);
-  const lastOffered = useRef(offered);
+  const freed = freeCode(taxonId, started, taken);
+  const lastOffered = useRef(freed);
   useEffect(() => {
-    if (v.code === '' || v.code === lastOffered.current) setValue('code', offered);
-    lastOffered.current = offered;
-  }, [offered, v.code, setValue]);
+    if (v.code === '' || v.code === lastOffered.current) setValue('code', freed);
+    lastOffered.current = freed;
+  }, [freed, v.code, setValue]);
   const begin = (id: string) => {
     setValue('programmeId', id);
     setValue('standsAt', '');
@@ -131,7 +152,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const preview = usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
 
   const send = form.handleSubmit(() => {
-    const faults = faultsOf(newCohort, payload);
+    const faults = inFields(faultsOf(newCohort, payload));
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
     enter.mutate(payload as Payload, {
@@ -141,7 +162,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       },
       onError: (e) => {
         if (e instanceof Failure && e.problem) id.current = newId();
-        showFaults(faultsIn(e), v, form.setError);
+        showFaults(inFields(faultsIn(e)), v, form.setError);
       },
     });
   });
@@ -181,9 +202,16 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
               ))}
           </select>
         </Field>
+        {chosen.method === 'cutting' && !v.standsAt && <CuttingHints programmeId={chosen.id} />}
         <div className="grid grid-cols-2 gap-4">
           <Field
-            label={seed && !v.standsAt ? 'Seeds' : seed ? 'Plants' : 'Cuttings'}
+            label={
+              seed && !v.standsAt
+                ? 'Seeds'
+                : chosen.method === 'cutting' && !v.standsAt
+                  ? 'Cuttings'
+                  : 'Plants'
+            }
             error={errors.count?.message}
           >
             <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
@@ -245,16 +273,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         <Field label="Goal" hint="form, size, style, in your words" error={errors.goal?.message}>
           <input className="input" autoComplete="off" {...form.register('goal')} />
         </Field>
-        <Field label="Parent" hint="the cohort it came from, if it is here" error={errors.parentId?.message}>
-          <select className="select" {...form.register('parentId')}>
-            <option value="">none</option>
-            {rows.slice(0, 500).map((r) => (
-              <option key={r.id} value={r.id}>
-                {r.code}
-              </option>
-            ))}
-          </select>
-        </Field>
+        {fromElsewhere(chosen.method) && !v.standsAt && <OriginFields form={form} method={chosen.method} />}
+        <KinFields form={form} rows={rows} taxonId={taxonId} placeId={v.placeId} seed={seed} />
         <Field label="Note" error={errors.note?.message}>
           <textarea className="textarea" rows={2} {...form.register('note')} />
         </Field>

@@ -128,7 +128,7 @@ export function Register() {
                 ? !r.growing
                 : r.growing)) &&
           (q === '' ||
-            `${r.code} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`
+            `${r.code} ${r.tag ?? ''} ${r.formerly.join(' ')} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`
               .toLowerCase()
               .includes(q)),
       ),

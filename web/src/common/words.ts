@@ -5,6 +5,7 @@ export const ENTRY_WORDS: Record<EntryType, string> = {
   started: 'started',
   lost_before_emergence: 'lost before emergence',
   emerged: 'emerged',
+  severed: 'severed from the parent',
   potted: 'potted',
   lost: 'lost',
   culled: 'culled',
@@ -18,6 +19,14 @@ export const ENTRY_WORDS: Record<EntryType, string> = {
   reversed: 'reversed',
 };
 
-/** "84 alive", or before anything shows "120 sown". */
-export const countWords = (c: { live: number; pending: number; growing?: boolean }): string =>
-  c.live > 0 ? `${c.live} alive` : c.pending > 0 && c.growing !== false ? `${c.pending} sown` : 'none left';
+/** "84 alive", before anything shows "120 sown", and a layer not severed yet "on its parent". */
+export const countWords = (c: {
+  live: number;
+  pending: number;
+  growing?: boolean;
+  method?: string;
+}): string => {
+  if (c.live > 0) return `${c.live} alive`;
+  if (c.pending === 0 || c.growing === false) return 'none left';
+  return c.method === 'layer' ? 'on its parent' : `${c.pending} sown`;
+};

@@ -8,7 +8,8 @@ import { MoveSheet } from '../moves/move-sheet';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { PutOffSheet } from '../records/put-off-sheet';
-import { RecordSheet, type Recordable } from '../records/record-sheet';
+import type { Recordable } from '../records/record-sheet';
+import { RecordStep } from '../records/record-step';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { RULE_WORDS } from '../common/rules';
@@ -205,7 +206,7 @@ export function CoursePart() {
         <Changes changes={changes} today={today} />
       </section>
       {open?.kind === 'record' && (
-        <RecordSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />
+        <RecordStep step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />
       )}
       {open?.kind === 'put off' && (
         <PutOffSheet step={recordable(cohort, open.step)} today={today} onClose={() => setOpen(null)} />

@@ -4,10 +4,11 @@ import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
 import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { ENTRY_WORDS } from '../common/words';
-import { useAddEntry } from './queries';
+import { useAddEntry, useLedger } from './queries';
 
 export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
   const add = useAddEntry(cohort.id);
@@ -18,14 +19,21 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
       on: today,
       count: '',
       cause: 'unknown',
+      damageId: '',
       note: '',
     },
   });
   const type = form.watch('type');
   const caused = type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
+  const damages = (useLedger(cohort.id).data ?? []).filter(
+    (e) => e.cause && e.reversedBy === null && (e.type === 'lost' || e.type === 'lost_before_emergence'),
+  );
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
-    const payload = { ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null };
+    const payload = {
+      ...{ ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null },
+      damageId: (type === 'culled' && v.damageId) || null,
+    };
     const faults = faultsOf(newEntry, payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
@@ -71,6 +79,18 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
             <select className="select" {...form.register('cause')}>
               {(type === 'culled' ? CULL_REASONS : CAUSES).map((c) => (
                 <option key={c}>{c}</option>
+              ))}
+            </select>
+          </Field>
+        )}
+        {type === 'culled' && damages.length > 0 && (
+          <Field label="Goes back to" hint="the damage they are thrown out for">
+            <select className="select" {...form.register('damageId')}>
+              <option value="">no damage on record</option>
+              {damages.map((d) => (
+                <option key={d.id} value={d.id}>
+                  {shortDate(d.on, today)}: {d.count} {ENTRY_WORDS[d.type]}, {d.cause}
+                </option>
               ))}
             </select>
           </Field>

@@ -8,16 +8,28 @@ import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { ENTRY_WORDS } from '../common/words';
+import { GatherSheet } from '../lineage/gather-sheet';
+import { Tallies } from '../lineage/tallies';
 import { AddEntry } from './add-entry';
 import { PartPlants } from './part-plants';
 import { useLedger, useReverse } from './queries';
 
+const LEAVES: ReadonlySet<string> = new Set([
+  ...['lost', 'culled', 'split_out', 'promoted', 'sold', 'given', 'lost_before_emergence'],
+]);
+const COMES: ReadonlySet<string> = new Set(['started', 'emerged', 'severed', 'split_in']);
 const signed = (e: EntryRow) => {
-  if (['lost', 'culled', 'split_out', 'promoted', 'sold', 'given', 'lost_before_emergence'].includes(e.type))
-    return `−${e.count}`;
-  if (['started', 'emerged', 'split_in'].includes(e.type)) return `+${e.count}`;
+  if (LEAVES.has(e.type)) return `−${e.count}`;
+  if (COMES.has(e.type)) return `+${e.count}`;
+  if (e.type === 'fused') return `${e.count} → ${e.into ?? 1}`;
   return String(e.count);
 };
+
+/** The damage a cull goes back to, in words. */
+function damageWords(all: readonly EntryRow[], id: string, today: string): string {
+  const d = all.find((e) => e.id === id);
+  return d ? `${d.cause ?? 'damage'} of ${shortDate(d.on, today)}` : 'damage';
+}
 
 /** The ledger: every count event, nothing edited; a wrong one is reversed and both stay. */
 export function LedgerPart() {
@@ -26,10 +38,11 @@ export function LedgerPart() {
   const may = useMay('grower');
   const { data, error } = useLedger(cohort.id);
   const reverse = useReverse();
-  const [form, setForm] = useState<'entry' | 'part' | null>(null);
+  const [form, setForm] = useState<'entry' | 'part' | 'gather' | null>(null);
   if (!data) return <Loading error={error} />;
   return (
     <div className="max-w-4xl">
+      <Tallies cohort={cohort} today={today} />
       <div className="no-print mb-3 flex flex-wrap gap-2">
         <button type="button" className="btn btn-outline" onClick={() => setForm('entry')}>
           Add an entry
@@ -37,6 +50,11 @@ export function LedgerPart() {
         {may && cohort.live > 0 && (
           <button type="button" className="btn btn-outline" onClick={() => setForm('part')}>
             Split or promote
+          </button>
+        )}
+        {may && cohort.live > 0 && (
+          <button type="button" className="btn btn-outline" onClick={() => setForm('gather')}>
+            Merge or fuse
           </button>
         )}
       </div>
@@ -80,8 +98,12 @@ export function LedgerPart() {
                     <span className={e.reversedBy ? 'line-through' : ''}>
                       {ENTRY_WORDS[e.type]}
                       {e.unit === 'seed' && ' as seed'}
+                      {e.unit === 'layer' && ' on its parent'}
                     </span>
                     {e.cause && <span className="soft">, {e.cause}</span>}
+                    {e.damageId && (
+                      <span className="soft">, goes back to {damageWords(data, e.damageId, today)}</span>
+                    )}
                     {e.note && <span className="soft block text-sm">{e.note}</span>}
                     {e.reversedBy && (
                       <span className="block text-sm font-semibold">reversed; both entries are kept</span>
@@ -116,6 +138,7 @@ export function LedgerPart() {
         </table>
       </div>
       {form === 'entry' && <AddEntry cohort={cohort} today={today} onClose={() => setForm(null)} />}
+      {form === 'gather' && <GatherSheet cohort={cohort} onClose={() => setForm(null)} />}
       {form === 'part' && <PartPlants cohort={cohort} onClose={() => setForm(null)} />}
     </div>
   );

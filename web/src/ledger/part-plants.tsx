@@ -12,14 +12,16 @@ import { Sheet } from '../common/sheet';
 export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {
   const split = useSplit(cohort.id);
   const promote = usePromote(cohort.id);
-  const ids = useRef({ split: newId(), cohort: newId(), promote: newId() });
+  const fresh = () => ({ split: newId(), cohort: newId(), promote: newId(), plant: newId() });
+  const ids = useRef(fresh());
   const part = useForm({
     defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' },
   });
-  const one = useForm({ defaultValues: { tag: `${cohort.code}·01`, note: '' } });
+  const one = useForm({
+    defaultValues: { tag: `${cohort.code}·01`, newCode: `${cohort.code}·01`.slice(0, 16), note: '' },
+  });
   const again = (e: Error) => {
-    if (e instanceof Failure && e.problem)
-      ids.current = { split: newId(), cohort: newId(), promote: newId() };
+    if (e instanceof Failure && e.problem) ids.current = fresh();
   };
   return (
     <Sheet title="Split or promote" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
@@ -59,13 +61,19 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         className="mt-8 grid gap-4 border-t border-base-300 pt-5"
         noValidate
         onSubmit={one.handleSubmit((v) =>
-          promote.mutate({ ...v, id: ids.current.promote }, { onSuccess: onClose, onError: again }),
+          promote.mutate(
+            { ...v, id: ids.current.promote, newId: ids.current.plant },
+            { onSuccess: onClose, onError: again },
+          ),
         )}
       >
         <h3 className="text-lg">Promote one plant</h3>
         {promote.error && <Trouble>{promote.error.message}</Trouble>}
         <Field label="Tag">
           <input className="input" autoComplete="off" {...one.register('tag')} />
+        </Field>
+        <Field label="Code" hint="it becomes a cohort of one, with the history so far">
+          <input className="input" autoComplete="off" {...one.register('newCode')} />
         </Field>
         <button className="btn btn-outline btn-tall" disabled={promote.isPending}>
           Promote

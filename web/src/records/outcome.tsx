@@ -1,8 +1,10 @@
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import type { Outcome as Result } from '@gonimos/contract/records';
 import { dateSpan, readable } from '../common/dates';
 import { Trouble } from '../common/field';
 import { countWords } from '../common/words';
+import { startPath } from '../starts/words';
 import { useUndo } from './queries';
 
 const UNDO_SECONDS = 60;
@@ -56,6 +58,17 @@ export function Outcome({ result, today, onClose }: { result: Result; today: str
           </ul>
         </section>
       )}
+      {result.offers?.map((o) => (
+        <p key={o.goalId} className="rounded-box bg-[var(--celadon)] px-4 py-3">
+          <strong>The prunings are wanted:</strong> a goal still asks for {o.count} as ‘{o.programmeName}’.{' '}
+          <Link
+            className="font-semibold underline"
+            to={startPath(o, o.count, { goalId: o.goalId, parentId: o.parentId })}
+          >
+            Stick them
+          </Link>
+        </p>
+      ))}
       {undo.error && <Trouble>{undo.error.message}</Trouble>}
       <div className="flex flex-wrap gap-3">
         <button type="button" className="btn btn-primary btn-tall grow" onClick={onClose}>

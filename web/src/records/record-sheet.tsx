@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
-import { newRecord, type NewRecord } from '@gonimos/contract/records';
+import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
 import { PlaceOptions } from '../nursery/place-options';
@@ -13,6 +13,7 @@ import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { Losses, type LossInput } from './losses';
 import { Outcome } from './outcome';
+import { useTrays } from '../trays/queries';
 import { useRecordWork } from './queries';
 
 /** The step a record is about, as the round or the course shows it; null fields for a look between steps. */
@@ -66,20 +67,20 @@ const numbersOf = (text: string): number[] =>
 const VIGOUR = ['1 failing', '2 weak', '3 fair', '4 strong', '5 rampant'];
 
 function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
-  return {
+  return workOn({
     ...{ id, cohortId: s.cohortId, stepKey: s.stepKey, on: v.on },
     ...{ done: numberOf(v.done), finished: v.finished, emerged: numberOf(v.emerged) },
     losses: v.losses
       .filter((l) => l.count.trim() !== '')
       .map((l) => ({ id: l.id, kind: l.kind, count: Number(l.count), cause: l.cause })),
     ...{ container: v.container || null, calipers: numbersOf(v.calipers), heights: numbersOf(v.heights) },
-    ...{ rooted: null, vigour: numberOf(v.vigour), minutes: numberOf(v.minutes) },
+    ...{ vigour: numberOf(v.vigour), minutes: numberOf(v.minutes) },
     ...{ note: v.note, nextTime: v.nextTime, alive: numberOf(v.alive) },
     sure: v.sure === '' ? null : Number(v.sure) / 100,
     buds:
       v.budsLooked.trim() === '' ? null : { looked: Number(v.budsLooked), ready: numberOf(v.budsReady) ?? 0 },
     placeId: v.placeId || null,
-  };
+  });
 }
 
 /** Before severe work the grower says how sure they are; the two-week look settles it. */
@@ -142,6 +143,8 @@ export function RecordSheet({
   useDraft(draftKey, form);
   const [fault, setFault] = useState<string | null>(null);
   const { errors } = form.formState;
+  const trays = useTrays(step.cohortId, asks.has('emergence')).data;
+  const inTrays = trays ? trays.ledger.pending - trays.outside.seed : 0;
 
   const send = form.handleSubmit((v) => {
     const record = toRecord(id.current, step, v);
@@ -207,7 +210,15 @@ export function RecordSheet({
           <input type="date" className="input" max={today} {...form.register('on')} />
         </Field>
         {asks.has('emergence') ? (
-          <Field label="Up" hint={`of ${step.pending} sown`} error={errors.emerged?.message}>
+          <Field
+            label={inTrays > 0 ? 'Up outside the trays' : 'Up'}
+            hint={
+              inTrays > 0
+                ? `${inTrays} seeds lie in mapped trays: mark their cells instead`
+                : `of ${step.pending} sown`
+            }
+            error={errors.emerged?.message}
+          >
             <input {...number} {...form.register('emerged', { required: 'is missing: how many are up' })} />
           </Field>
         ) : (

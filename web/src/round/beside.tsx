@@ -1,7 +1,15 @@
 import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import type { Round as RoundData } from '@gonimos/contract/round';
-import { fromNow, readable, shortDate } from '../common/dates';
+import { taxon } from '@gonimos/core/taxa';
+import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
+
+const PHASE_WORDS: Record<string, string> = {
+  soak: 'soak',
+  warm: 'put to warm',
+  cold: 'in the cold',
+  sow: 'sow',
+};
 
 /** What goes with the day's work: kit, containers that fall short, things to watch, what is coming. */
 export function Beside({ round }: { round: RoundData }) {
@@ -46,6 +54,25 @@ export function Beside({ round }: { round: RoundData }) {
                   {s.have} there, {s.wanted} wanted in ninety days
                   {s.arrives && `, more arrive ${shortDate(s.arrives, today)}`}
                 </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {round.starts.length > 0 && (
+        <section>
+          <h2 className="mb-2 text-lg">To start</h2>
+          <ul className="divide-y divide-base-300">
+            {round.starts.map((s) => (
+              <li key={s.goalId} className="py-2">
+                <Link to="/propagation">
+                  <strong>
+                    {s.count} {s.unit}
+                  </strong>{' '}
+                  {taxon(s.taxonId).name}
+                  {s.what !== 'start' && `: ${PHASE_WORDS[s.what] ?? s.what}`}
+                </Link>
+                <span className="soft block text-sm">{dateSpan(s.from, s.to, today)}</span>
               </li>
             ))}
           </ul>

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { NewRecord } from '@gonimos/contract/records';
+import { workOn, type NewRecord } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
 import { operation } from '@gonimos/core/operations';
 import { useRecordWork } from '../records/queries';
@@ -12,30 +12,11 @@ const recordOf = (
   s: RoundStep,
   v: { on: string; note: string },
   minutes: number | null,
-): NewRecord => ({
-  ...{
-    id,
-    cohortId: s.cohortId,
-    stepKey: s.key,
-    on: v.on,
-    done: null,
-    finished: true,
-    emerged: null,
-    losses: [],
-  },
-  container: operation(s.operation).asks.includes('container') ? s.container : null,
-  ...{
-    calipers: [],
-    heights: [],
-    rooted: null,
-    alive: null,
-    sure: null,
-    buds: null,
-    placeId: null,
-    vigour: null,
-  },
-  ...{ minutes, note: v.note, nextTime: '' },
-});
+): NewRecord =>
+  workOn({
+    ...{ id, cohortId: s.cohortId, stepKey: s.key, on: v.on, minutes, note: v.note },
+    container: operation(s.operation).asks.includes('container') ? s.container : null,
+  });
 
 /** The same day and note for several cohorts, all plants, no losses; minutes are shared out by plants. */
 export function ManySheet({

@@ -16,7 +16,7 @@ import { FIRST_STEPS, useRound } from './queries';
 import { Weather } from './weather';
 
 // sheets are fetched when the first of them is opened
-const RecordSheet = lazy(() => import('../records/record-sheet').then((m) => ({ default: m.RecordSheet })));
+const RecordStep = lazy(() => import('../records/record-step').then((m) => ({ default: m.RecordStep })));
 const PutOffSheet = lazy(() => import('../records/put-off-sheet').then((m) => ({ default: m.PutOffSheet })));
 const VisitSheet = lazy(() => import('../visits/visit-sheet').then((m) => ({ default: m.VisitSheet })));
 const SeeSheet = lazy(() => import('../observations/see-sheet').then((m) => ({ default: m.SeeSheet })));
@@ -170,9 +170,7 @@ export function Round() {
       </div>
       <Beside round={round} />
       <Suspense fallback={null}>
-        {open?.kind === 'record' && (
-          <RecordSheet step={recordable(open.step)} today={today} onClose={close} />
-        )}
+        {open?.kind === 'record' && <RecordStep step={recordable(open.step)} today={today} onClose={close} />}
         {open?.kind === 'put off' && (
           <PutOffSheet step={recordable(open.step)} today={today} onClose={close} />
         )}

@@ -1,5 +1,5 @@
 import { toIso } from '../../calendar/index.ts';
-import { doubleCutOff, doubleMargin, LAYER } from '../../propagation/index.ts';
+import { doubleCutOff, doubleMargin, LAYER } from '../../layers/index.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
 import type { Window } from '../window.ts';
 

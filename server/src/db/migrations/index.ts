@@ -1,10 +1,12 @@
 import * as ground from './001-ground.ts';
 import * as ledger from './002-ledger.ts';
 import * as schedule from './003-schedule.ts';
+import * as propagation from './004-propagation.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
   { name: '001-ground', ...ground },
   { name: '002-ledger', ...ledger },
   { name: '003-schedule', ...schedule },
+  { name: '004-propagation', ...propagation },
 ];

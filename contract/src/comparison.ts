@@ -1,0 +1,26 @@
+import { COMPARED_BY, type ComparedBy, type Difference, type Rates } from '@gonimos/core/comparison';
+import { STAGES, type Stage } from '@gonimos/core/starts';
+import { object, string, type InferType } from 'yup';
+import { taxonId } from './fields.ts';
+
+export const askComparison = object({
+  taxonId: taxonId(),
+  by: string<ComparedBy>()
+    .oneOf(COMPARED_BY, `is one of ${COMPARED_BY.join(', ')}`)
+    .required('is missing'),
+  stage: string<Stage>()
+    .oneOf(STAGES, `is one of ${STAGES.join(', ')}`)
+    .default('showing'),
+  method: string().default(''),
+});
+export type AskComparison = InferType<typeof askComparison>;
+
+export interface Comparison {
+  rates: Rates;
+  /** each group against the one before it */
+  differences: (Difference & { sentence: string; differs: string[] })[];
+  units: { group: string; code: string; cohortId: string; tray: string | null; k: number; n: number }[];
+  came: string;
+  /** taxa that can be compared, those with most batches first */
+  taxa: { id: string; batches: number }[];
+}

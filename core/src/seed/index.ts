@@ -1,0 +1,3 @@
+export * from './stratify.ts';
+export * from './emergence.ts';
+export * from './animals.ts';

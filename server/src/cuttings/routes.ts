@@ -1,0 +1,17 @@
+import type { FastifyInstance } from 'fastify';
+import { cuttingCheck } from '@gonimos/contract/cuttings';
+import { once } from '../http/once.ts';
+import { route } from '../http/route.ts';
+import { checkCuttings } from './service.ts';
+
+export function cuttingRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'POST',
+    url: '/checks',
+    role: 'helper',
+    summary: 'A check of cuttings per tray: losses, what goes back, what is potted, when to look again',
+    body: cuttingCheck,
+    handle: ({ body, person }) =>
+      once(app.db, body.id, 'cutting check', body, (trx) => checkCuttings(trx, body, person)),
+  });
+}

@@ -1,0 +1,176 @@
+import type {
+  AskLayers,
+  DatedDecision,
+  Layer,
+  LayerInput,
+  LayerPlan,
+  ParentLayers,
+} from '@gonimos/contract/layers';
+import { toDay, toIso } from '@gonimos/core/calendar';
+import { groupBy } from '@gonimos/core/group';
+import {
+  ballOf,
+  crownTaken,
+  cutFor,
+  decideLayer,
+  designFaults,
+  doubleCutOff,
+  layerState,
+  marginCalendar,
+  potFor,
+  severingOrder,
+  verdictText,
+  type LayerHow,
+  type LayerMargin,
+  type LayerState,
+  type NeverFills,
+  type PlannedLayer,
+} from '@gonimos/core/layers';
+import type { SeasonBook } from '@gonimos/core/season';
+import { caliperBefore } from '@gonimos/core/trunk';
+import { readFacts } from '../course/facts.ts';
+import { readPlanning } from '../course/planning.ts';
+import type { Sql } from '../db/index.ts';
+import { notFound } from '../http/problem.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { eventsOf, layersOf, type LayerRow } from './store.ts';
+
+const marginOf = (m: LayerMargin | NeverFills) =>
+  m.kind === 'margin' ? { p10: m.p10, p50: m.p50, share: m.share } : null;
+
+/** Weeks of the season shown in the calendar of safe dates. */
+const CALENDAR_DAYS = 150;
+const CALENDAR_FROM = 110;
+
+function decided(
+  book: SeasonBook,
+  began: string,
+  on: string,
+  full: boolean,
+  seen: string | null = null,
+): DatedDecision {
+  const d = decideLayer(book, toDay(began), toDay(on), full, seen === null ? null : toDay(seen));
+  return {
+    verdict: d.verdict,
+    fill:
+      d.fill.kind === 'days'
+        ? { p10: toIso(d.fill.p10), p50: toIso(d.fill.p50), p90: toIso(d.fill.p90) }
+        : null,
+    opening: toIso(d.opening),
+    margin: marginOf(d.margin),
+    cutOff: d.cutOff === null ? null : toIso(d.cutOff),
+    text: verdictText(d),
+  };
+}
+
+/** The day a decision is about: today while it is still to be made, else the day it was made. */
+function decidingDay(s: LayerState, today: string): string | null {
+  if (s.stage === 'failed' || s.ringedOn === null) return null;
+  if (s.openedOn) return s.openedOn;
+  if (s.severedOn) return s.lastFind === 'full' ? (s.lastLookOn ?? s.severedOn) : s.severedOn;
+  return today;
+}
+
+/** What a parent is: one plant, its base diameter, its place. */
+export async function readParent(sql: Sql, id: string) {
+  const c = await sql('cohort').where({ id }).first('code', 'taxon_id', 'place_id', 'rings');
+  if (!c) throw notFound('cohort');
+  const [facts] = await readFacts(sql, [id]);
+  const season = Number(todayAt(await readNursery(sql)).slice(0, 4));
+  const base = facts.sizes.findLast((s) => s.caliper !== null)?.caliper ?? caliperBefore(c.rings, season);
+  return { id, code: c.code as string, taxonId: c.taxon_id as string, placeId: c.place_id as string, base };
+}
+
+const plannedOf = (l: LayerRow | (LayerInput & { code: string })): PlannedLayer => ({
+  ...{ name: l.code, stem: l.stem, height: l.height, diameter: l.diameter, branches: l.branches },
+  keeps: l.keeps,
+});
+
+/** Stages in which a layer still draws on its parent. */
+const HANGING: ReadonlySet<LayerState['stage']> = new Set(['rooting', 'full', 'second']);
+
+const eventsByLayer = async (sql: Sql, rows: readonly LayerRow[]) =>
+  groupBy(
+    await eventsOf(
+      sql,
+      rows.map((l) => l.cohortId),
+    ),
+    (e) => e.cohortId,
+  );
+async function statesOf(sql: Sql, rows: readonly LayerRow[]): Promise<(l: LayerRow) => LayerState> {
+  const events = await eventsByLayer(sql, rows);
+  return (l) => layerState(events.get(l.cohortId) ?? []);
+}
+
+export async function readParentLayers(sql: Sql, parentId: string): Promise<ParentLayers> {
+  const { placeId, ...parent } = await readParent(sql, parentId);
+  const { books, today } = await readPlanning(sql);
+  const book = books.get(placeId)!;
+  const rows = await layersOf(sql, parentId);
+  const events = await eventsByLayer(sql, rows);
+  const layers = rows.map(({ parentId: _, ...l }): Layer => {
+    const own = events.get(l.cohortId) ?? [];
+    const state = layerState(own);
+    const decidedOn = decidingDay(state, today);
+    const pot = potFor(ballOf(l.diameter, l.how));
+    return {
+      ...l,
+      state,
+      events: own.map(({ cohortId: __, ...e }) => e),
+      cut: cutFor(l.diameter, l.how),
+      decision:
+        decidedOn === null || state.ringedOn === null
+          ? null
+          : decided(
+              book,
+              state.ringedOn,
+              decidedOn,
+              state.stage === 'full' || state.openedOn !== null || state.severedOn !== null,
+              state.lastLookOn,
+            ),
+      decidedOn,
+      pot: pot && { id: pot.id, name: pot.name },
+    };
+  });
+  const hanging = rows.filter((_, i) => HANGING.has(layers[i].state.stage));
+  const span = book.span(book.seasonOf(toDay(today)));
+  const cutOff = doubleCutOff(book, span.from + 60, span.to);
+  return {
+    ...{ parent, layers, placeId, faults: designFaults(parent.base, hanging.map(plannedOf)) },
+    crownTaken: crownTaken(parent.base, hanging.map(plannedOf)),
+    calendar: marginCalendar(book, span.from + CALENDAR_FROM, span.from + CALENDAR_FROM + CALENDAR_DAYS).map(
+      (x) => ({ on: toIso(x.day), margin: marginOf(x.margin) }),
+    ),
+    cutOff: cutOff === null ? null : toIso(cutOff),
+  };
+}
+
+/** What to cut for layers not made yet, what is wrong with them, and what to expect. */
+export async function planLayers(sql: Sql, parentId: string, ask: AskLayers): Promise<LayerPlan> {
+  const parent = await readParent(sql, parentId);
+  const { books } = await readPlanning(sql);
+  const book = books.get(parent.placeId)!;
+  const there = await layersOf(sql, parentId);
+  const state = await statesOf(sql, there);
+  const hanging = there.filter((l) => HANGING.has(state(l).stage));
+  const cut = there.filter((l) => state(l).stage === 'severed');
+  const all = [...hanging.map(plannedOf), ...ask.layers.map(plannedOf)];
+  return {
+    cuts: severingOrder(ask.layers).map((l) => ({
+      code: l.code,
+      ...cutFor(l.diameter, l.how as LayerHow),
+      pot: potFor(ballOf(l.diameter, l.how as LayerHow))?.name ?? null,
+      decision: decided(book, ask.on, ask.on, false),
+    })),
+    faults: [
+      ...ask.layers.flatMap((l) => {
+        const below = cut.find((c) => c.stem === l.stem && c.height <= l.height);
+        return below
+          ? [{ layer: l.code, text: `${l.stem} was cut at ${below.height} mm: nothing stands there` }]
+          : [];
+      }),
+      ...(ask.layers.length === 0 ? [] : designFaults(parent.base, all)),
+    ],
+    crownTaken: crownTaken(parent.base, all),
+  };
+}

@@ -1,0 +1,62 @@
+import type { FastifyInstance } from 'fastify';
+import { object } from 'yup';
+import { id } from '@gonimos/contract/fields';
+import { askLayers, newLayerEvent, newLayers } from '@gonimos/contract/layers';
+import { once } from '../http/once.ts';
+import { route } from '../http/route.ts';
+import { planLayers, readParentLayers } from './read.ts';
+import { layerEvent, makeLayers } from './service.ts';
+import { readParents } from './store.ts';
+
+const params = object({ id: id() });
+
+export function layerRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/parents',
+    role: 'helper',
+    summary: 'Plants that layers hang on, or that are kept for it',
+    handle: () => readParents(app.db),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/parents/:id/layers',
+    role: 'helper',
+    summary: 'The layers of a parent, top down, each with its verdict, and the calendar of safe dates',
+    params,
+    handle: ({ params: p }) => readParentLayers(app.db, p.id),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/parents/:id/plan',
+    role: 'helper',
+    summary: 'What to cut for layers not made yet, what is wrong with them, what to expect',
+    params,
+    body: askLayers,
+    handle: ({ params: p, body }) => planLayers(app.db, p.id, body),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/parents/:id/layers',
+    role: 'grower',
+    summary: 'Rings layers on a parent: each gets a course of its own',
+    params,
+    body: newLayers,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `layers ${p.id}`, body, (trx) => makeLayers(trx, p.id, body, person)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/layers/:id/events',
+    role: 'helper',
+    summary: 'Looked at, opened, wrapped again, severed, failed, wound sealed',
+    params,
+    body: newLayerEvent,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `layer event ${p.id}`, body, (trx) => layerEvent(trx, p.id, body, person)),
+  });
+}

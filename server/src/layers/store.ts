@@ -1,0 +1,92 @@
+import type { LayerInput, NewLayerEvent, Parent } from '@gonimos/contract/layers';
+import type { LayerEvent } from '@gonimos/core/layers';
+import type { Sql } from '../db/index.ts';
+
+export interface LayerRow extends Omit<LayerInput, 'id' | 'how'> {
+  cohortId: string;
+  how: 'ring' | 'tourniquet';
+  parentId: string;
+  live: number;
+}
+
+export const insertLayer = (sql: Sql, parentId: string, l: LayerInput): Promise<unknown> =>
+  sql('layer').insert({
+    ...{ cohort_id: l.id, parent_id: parentId, stem: l.stem, height: l.height, diameter: l.diameter },
+    ...{ how: l.how, branches: l.branches, keeps: l.keeps, becomes: l.becomes, leaves: l.leaves },
+  });
+
+const layers = (sql: Sql) =>
+  sql('layer as l')
+    .join('cohort as c', 'c.id', 'l.cohort_id')
+    .orderBy([{ column: 'l.stem' }, { column: 'l.height', order: 'desc' }])
+    .select({
+      ...{ cohortId: 'c.id', code: 'c.code', live: 'c.live', parentId: 'l.parent_id', stem: 'l.stem' },
+      ...{ height: 'l.height', diameter: 'l.diameter', how: 'l.how', branches: 'l.branches' },
+      ...{ keeps: 'l.keeps', becomes: 'l.becomes', leaves: 'l.leaves' },
+    });
+export const layersOf = (sql: Sql, parentId: string): Promise<LayerRow[]> =>
+  layers(sql).where({ 'l.parent_id': parentId });
+export const findLayer = (sql: Sql, cohortId: string): Promise<LayerRow | undefined> =>
+  layers(sql).where({ 'l.cohort_id': cohortId }).first();
+
+export type EventRow = LayerEvent & { id: string; by: string; cohortId: string };
+
+export const eventsOf = (sql: Sql, cohortIds: string[]): Promise<EventRow[]> =>
+  sql('layer_event as e')
+    .leftJoin('person as p', 'p.id', 'e.person_id')
+    .leftJoin('record as u', 'u.undoes', 'e.record_id')
+    .whereIn('e.cohort_id', cohortIds)
+    .whereNull('u.id')
+    .orderBy(['e.on_date', 'e.seq'])
+    .select({
+      ...{ id: 'e.id', cohortId: 'e.cohort_id', kind: 'e.kind', on: 'e.on_date', found: 'e.found' },
+      ...{ note: 'e.note', by: sql.raw("coalesce(p.name, '')") },
+    });
+
+export const insertEvent = (
+  sql: Sql,
+  cohortId: string,
+  e: Pick<NewLayerEvent, 'id' | 'kind' | 'on' | 'found' | 'note'>,
+  personId: string | null,
+  recordId: string | null = null,
+): Promise<unknown> =>
+  sql('layer_event').insert({
+    ...{ id: e.id, cohort_id: cohortId, kind: e.kind, on_date: e.on, found: e.found, note: e.note },
+    ...{ person_id: personId, record_id: recordId },
+  });
+
+/** Layers taken whose wound on the parent has not been cut back and sealed. */
+export const readOpenWounds = (
+  sql: Sql,
+): Promise<{ parentId: string; parent: string; code: string; on: string }[]> =>
+  sql('layer as l')
+    .join('cohort as c', 'c.id', 'l.cohort_id')
+    .join('cohort as p', 'p.id', 'l.parent_id')
+    .join('layer_event as e', (on) =>
+      on.on('e.cohort_id', 'l.cohort_id').andOn('e.kind', sql.raw("'severed'")),
+    )
+    .leftJoin('record as u', 'u.undoes', 'e.record_id')
+    .where('p.growing', true)
+    .whereNull('u.id')
+    .whereNotExists(
+      sql('layer_event as s')
+        .whereRaw("s.cohort_id = l.cohort_id AND s.kind = 'wound-sealed'")
+        .select(sql.raw('1')),
+    )
+    .orderBy('e.on_date')
+    .select({ parentId: 'p.id', parent: 'p.code', code: 'c.code', on: 'e.on_date' });
+
+/** Plants that layers hang on, or that are kept for it. */
+export const readParents = (sql: Sql): Promise<Parent[]> =>
+  sql('cohort as c')
+    .leftJoin('layer as l', 'l.parent_id', 'c.id')
+    .leftJoin('cohort as k', 'k.id', 'l.cohort_id')
+    .where('c.growing', true)
+    .whereRaw("(l.cohort_id IS NOT NULL OR c.programme_id = 'stock-plant')")
+    .groupBy('c.id')
+    .orderByRaw('count(l.cohort_id) DESC, c.code')
+    .select({
+      ...{ id: 'c.id', code: 'c.code', taxonId: 'c.taxon_id' },
+      hanging: sql.raw('count(l.cohort_id) FILTER (WHERE k.pending > 0)::int'),
+      severed: sql.raw('count(l.cohort_id) FILTER (WHERE k.emerged > 0)::int'),
+    });

@@ -1,0 +1,102 @@
+import { randomUUID } from 'node:crypto';
+import {
+  TALLIES,
+  type FusePlants,
+  type IdentifyCohort,
+  type Lineage,
+  type MergeCohort,
+  type NewTally,
+} from '@gonimos/contract/lineage';
+import type { Person } from '@gonimos/contract/people';
+import type { Outcome } from '@gonimos/contract/records';
+import { family } from '@gonimos/core/lineage';
+import { replan } from '../course/replan.ts';
+import type { Sql, Trx } from '../db/index.ts';
+import { notFound, wrongField } from '../http/problem.ts';
+import { insertEntries } from '../ledger/store.ts';
+import { notInFuture } from '../nursery/day.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { outcomeOf } from '../records/outcome.ts';
+import { lockCohort } from '../records/service.ts';
+import { insertIdentity, readIdentities } from './identity.ts';
+import { insertTally, readKin } from './store.ts';
+
+export async function readLineage(sql: Sql, cohortId: string): Promise<Lineage> {
+  const { nodes, edges } = await readKin(sql);
+  if (!nodes.some((n) => n.id === cohortId)) throw notFound('cohort');
+  return { family: family(cohortId, nodes, edges), identities: await readIdentities(sql, cohortId) };
+}
+
+/** Puts plants of one cohort in with another of the same kind. */
+export async function merge(trx: Trx, from: string, m: MergeCohort, person: Person): Promise<Outcome> {
+  // both in one order, so that two merges cannot wait for each other
+  for (const id of [from, m.intoId].sort()) await lockCohort(trx, id);
+  if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
+  const [a, b] = await Promise.all(
+    [from, m.intoId].map((id) => trx('cohort').where({ id }).first('code', 'taxon_id')),
+  );
+  if (a.taxon_id !== b.taxon_id) throw wrongField('intoId', 'is of another kind of plant');
+  const on = todayAt(await readNursery(trx));
+  const half = { on, count: m.count, transferId: m.id, personId: person.id };
+  await insertEntries(trx, [
+    { ...half, id: randomUUID(), cohortId: from, type: 'split_out', note: m.note || `to ${b.code}` },
+    { ...half, id: randomUUID(), cohortId: m.intoId, type: 'split_in', note: m.note || `from ${a.code}` },
+  ]);
+  await replan(trx, [m.intoId], `plants of ${a.code} were put in with it`);
+  return outcomeOf(trx, from, m.id, `plants were put in with ${b.code}`);
+}
+
+/** Stems set together to become fewer plants: a clump, or a trunk to be. */
+export async function fuse(trx: Trx, cohortId: string, f: FusePlants, person: Person): Promise<Outcome> {
+  await lockCohort(trx, cohortId);
+  const on = todayAt(await readNursery(trx));
+  await insertEntries(trx, [
+    {
+      ...{ id: f.id, cohortId, type: 'fused', on, count: f.stems, into: f.into, note: f.note },
+      personId: person.id,
+    },
+  ]);
+  return outcomeOf(trx, cohortId, f.id, 'stems were fused');
+}
+
+/** Gives a cohort or plant another code or tag; the old ones are kept and still found. */
+export async function identify(
+  trx: Trx,
+  cohortId: string,
+  i: IdentifyCohort,
+  person: Person,
+): Promise<{ id: string }> {
+  await lockCohort(trx, cohortId);
+  const { code, tag } = await trx('cohort').where({ id: cohortId }).first('code', 'tag');
+  const now = { code: i.newCode ?? code, tag: i.newTag ?? tag };
+  if (now.code === code && now.tag === tag) throw wrongField('newCode', 'is the one it has');
+  if (i.newTag && tag === null) throw wrongField('newTag', 'goes with a plant of its own: promote one first');
+  await trx('cohort')
+    .where({ id: cohortId })
+    .update({ ...now, version: trx.raw('version + 1') });
+  if (now.tag !== tag) await trx('plant').where({ own_cohort_id: cohortId }).update({ tag: now.tag });
+  await insertIdentity(trx, {
+    ...{ id: i.id, cohortId, on: todayAt(await readNursery(trx)), reason: i.reason, personId: person.id },
+    ...{ was: { code, tag }, now },
+  });
+  return { id: i.id };
+}
+
+/** A count by state inside a cohort; never more than are alive. */
+export async function tally(
+  trx: Trx,
+  cohortId: string,
+  t: NewTally,
+  person: Person,
+): Promise<{ id: string }> {
+  const cohort = await lockCohort(trx, cohortId);
+  await notInFuture(trx, 'on', t.on);
+  const states: readonly string[] = TALLIES[t.kind];
+  for (const s of Object.keys(t.counts))
+    if (!states.includes(s))
+      throw wrongField(`counts.${s}`, `is no state of this tally: ${states.join(', ')}`);
+  const all = Object.values(t.counts).reduce((n, x) => n + x, 0);
+  if (all > cohort.live) throw wrongField('counts', `hold ${all}, there are ${cohort.live} alive`);
+  await insertTally(trx, cohortId, t, person.id);
+  return { id: t.id };
+}

@@ -1,0 +1,207 @@
+import { randomUUID } from 'node:crypto';
+import type { Person } from '@gonimos/contract/people';
+import { workOn } from '@gonimos/contract/records';
+import type { NewProtection, SeedLot, Sowing } from '@gonimos/contract/seed';
+import { addDays, toDay, toIso } from '@gonimos/core/calendar';
+import { groupBy } from '@gonimos/core/group';
+import { standing } from '@gonimos/core/ledger';
+import { PROGRAMMES, suits } from '@gonimos/core/programmes';
+import type { SeasonBook } from '@gonimos/core/season';
+import { degreeDays } from '@gonimos/core/season';
+import { animalRisk, emergenceCurve, meshOffBy, seedNeeds } from '@gonimos/core/seed';
+import { wilson } from '@gonimos/core/stats';
+import { taxon } from '@gonimos/core/taxa';
+import { readPlanning, type Planning } from '../course/planning.ts';
+import type { Sql, Trx } from '../db/index.ts';
+import { notFound } from '../http/problem.ts';
+import { readEntries } from '../ledger/store.ts';
+import { recordWork } from '../records/service.ts';
+import { timesOf } from '../starts/answer.ts';
+import {
+  readEaten,
+  readLotRows,
+  readProtections,
+  readSeedEvents,
+  readSownOf,
+  type ProtectionRow,
+} from './store.ts';
+
+/** Emergence is counted in warmth above this, °C. */
+const WARMTH_BASE = 5;
+
+/** When seed of a kind is next sown at a place, and what it wants before. */
+function sowingOf(taxonId: string, placeId: string, planning: Planning) {
+  const p = PROGRAMMES.find((x) => x.method === 'seed' && suits(x.id, taxon(taxonId).group));
+  if (!p) return null;
+  const want = { taxonId, placeId, stage: 'showing' as const, byYear: 2999, wanted: 1 };
+  const times = timesOf(p, want, planning);
+  const next = times.find((t) => t.late === 0) ?? times[0];
+  return next ? { ...next, missed: times[0].late, closes: times.map((t) => t.closes) } : null;
+}
+
+/** What is left to do for a lot that is in treatment already. */
+function underTreatment(
+  events: SeedLot['events'],
+  taxonId: string,
+  windowsClose: readonly string[],
+): SeedLot['phases'] {
+  const needs = seedNeeds(taxon(taxonId));
+  // a part taken out leaves the rest where it is
+  const last = events.findLast(
+    (e) => e.kind === 'to warm' || e.kind === 'to cold' || (e.kind === 'out' && e.seeds === null),
+  );
+  if (needs.kind !== 'stratified' || !last || last.kind === 'out') return [];
+  const warm = last.kind === 'to warm' ? (needs.warm?.value ?? 0) : 0;
+  const cold = addDays(last.on, warm);
+  const out = addDays(cold, needs.cold.value);
+  return [
+    ...(warm > 0 ? [{ what: 'warm', from: last.on, to: cold }] : []),
+    { what: 'cold', from: cold, to: out },
+    { what: 'sow', from: out, to: windowsClose.find((c) => c >= out) ?? out },
+  ];
+}
+
+export async function readLots(sql: Sql): Promise<SeedLot[]> {
+  const planning = await readPlanning(sql);
+  const placeId = [...planning.books.keys()][0];
+  const [rows, events, sown] = [await readLotRows(sql), await readSeedEvents(sql), await readSownOf(sql)];
+  const [eventsOf, sownOf] = [groupBy(events, (e) => e.lotId), groupBy(sown, (s) => s.lotId)];
+  const sowing = new Map(
+    [...new Set(rows.map((l) => l.taxonId))].map((t) => [t, sowingOf(t, placeId, planning)]),
+  );
+  return rows.map((l) => {
+    const own = (eventsOf.get(l.id) ?? []).map(({ lotId: _, ...e }) => e);
+    const used = (sownOf.get(l.id) ?? []).map((s) => ({
+      ...{ id: s.id, code: s.code, count: s.count },
+      // a sowing that is not all told says nothing of the lot yet
+      up: s.pending > 0 ? null : wilson(s.emerged, Math.max(s.count, s.emerged)),
+    }));
+    const test = own.findLast((e) => e.kind === 'test');
+    const gone = own.reduce((n, e) => n + (e.tested ?? (e.kind === 'thrown away' ? (e.seeds ?? 0) : 0)), 0);
+    const next = sowing.get(l.taxonId) ?? null;
+    const treated = underTreatment(own, l.taxonId, next?.closes ?? []);
+    return {
+      ...l,
+      left: Math.max(0, l.seeds - gone - used.reduce((n, s) => n + s.count, 0)),
+      events: own,
+      viability: test ? { ...wilson(test.sound!, test.tested!)!, on: test.on } : null,
+      sown: used,
+      needs: seedNeeds(taxon(l.taxonId)).kind,
+      phases: treated.length > 0 ? treated : (next?.phases ?? []),
+      late: treated.length > 0 ? 0 : (next?.missed ?? 0),
+    };
+  });
+}
+
+/** Degree days of the place's own record from a day on to another. */
+function warmthBetween(book: SeasonBook, from: number, to: number): number {
+  const run = book.years(book.seasonOf(from))[0];
+  let sum = 0;
+  for (let d = from + 1; d <= to; d++) {
+    const i = d - run.from;
+    if (i >= 0 && i < run.tmin.length) sum += degreeDays(run.tmin[i], run.tmax[i], WARMTH_BASE);
+  }
+  return sum;
+}
+
+interface Sown {
+  id: string;
+  taxon_id: string;
+  place_id: string;
+  started_from: string;
+}
+
+/** When half are up, or expected to be. */
+function halfUp(
+  book: SeasonBook,
+  c: Sown,
+  t50: number | null,
+): { day: number | null; expected: number | null } {
+  const sown = toDay(c.started_from);
+  const wants = taxon(c.taxon_id).emergence;
+  const expected = wants ? book.warmthBy(sown, wants.value, WARMTH_BASE) : null;
+  return { day: t50 === null ? expected : Math.round(sown + t50), expected };
+}
+
+export const untilOf = (half: number | null, p: Pick<ProtectionRow, 'clearance'>): string | null =>
+  half === null ? null : toIso(meshOffBy(half, p.clearance));
+
+/** A cover that went on is the guard the course asks for, where it asks for one. */
+export async function guardDone(trx: Trx, cohortId: string, p: NewProtection, person: Person): Promise<void> {
+  const step = await trx('course_step')
+    .where({ cohort_id: cohortId, operation: 'guard-on', status: 'planned', ready: true })
+    .orderBy('seq')
+    .first('key');
+  if (!step) return;
+  const note = `${p.kind}, ${p.clearance} mm clear`;
+  await recordWork(trx, workOn({ id: randomUUID(), cohortId, stepKey: step.key, on: p.from, note }), person);
+}
+
+/** Everything one sowing has shown so far. */
+export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
+  const c = await sql('cohort')
+    .where({ id: cohortId })
+    .first<Sown>('id', 'taxon_id', 'place_id', 'started_from');
+  if (!c) throw notFound('cohort');
+  const { books, today } = await readPlanning(sql);
+  const book = books.get(c.place_id)!;
+  const entries = standing(await readEntries(sql, cohortId));
+  const started = entries.filter((e) => e.type === 'started').reduce((n, e) => n + e.count, 0);
+  const curve = emergenceCurve(
+    c.started_from,
+    started,
+    entries.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count })),
+  );
+  const half = halfUp(book, c, curve.t50);
+  const lost = groupBy(
+    entries.filter((e) => e.type === 'lost_before_emergence'),
+    (e) => e.cause ?? 'unknown',
+  );
+  return {
+    ...{ sown: started, sownOn: c.started_from, curve },
+    warmthToHalf:
+      curve.t50 === null
+        ? null
+        : warmthBetween(book, toDay(c.started_from), Math.round(toDay(c.started_from) + curve.t50)),
+    expected: half.expected === null ? null : toIso(half.expected),
+    protections: (await readProtections(sql, cohortId)).map((p) => ({ ...p, until: untilOf(half.day, p) })),
+    risk: animalRisk(await readEaten(sql), c.place_id, today),
+    lost: [...lost].map(([cause, of]) => ({ cause, count: of.reduce((n, e) => n + e.count, 0) })),
+  };
+}
+
+/** Seed lying in the open that animals are likely to find, and covers that have to come off. */
+export async function seedWatch(sql: Sql, today: string) {
+  const lying: (Sown & { code: string })[] = await sql('cohort as c')
+    .join('course_step as s', 's.cohort_id', 'c.id')
+    .where({ 'c.method': 'seed', 's.operation': 'emergence-count', 's.status': 'planned' })
+    .where('c.pending', '>', 0)
+    .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from');
+  const covered: (Sown & ProtectionRow & { code: string })[] = await sql('protection as p')
+    .join('cohort as c', 'c.id', 'p.cohort_id')
+    .whereNull('p.ended')
+    .where('c.growing', true)
+    .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from', 'p.kind', 'p.clearance');
+  if (lying.length + covered.length === 0) return [];
+  const [{ books }, eaten] = [await readPlanning(sql), await readEaten(sql)];
+  const under = new Set(covered.map((p) => p.id));
+  return [
+    ...lying
+      .filter((c) => !under.has(c.id))
+      .flatMap((c) => {
+        const risk = animalRisk(eaten, c.place_id, today);
+        if (risk.level === 'low') return [];
+        const why =
+          risk.learnedOn !== null
+            ? `animals found this place {${risk.learnedOn}}`
+            : `${Math.round(risk.share * 100)} % was eaten here at this time of year`;
+        return [{ text: `${c.code}: seed without a cover, ${why}`, when: today, cohortId: c.id }];
+      }),
+    ...covered.flatMap((p) => {
+      const until = untilOf(halfUp(books.get(p.place_id)!, p, null).day, p);
+      return until !== null && until <= addDays(today, 14)
+        ? [{ text: `${p.code}: ${p.kind} off before tips touch it`, when: until, cohortId: p.id }]
+        : [];
+    }),
+  ];
+}

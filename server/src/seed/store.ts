@@ -1,0 +1,110 @@
+import type {
+  NewProtection,
+  NewSeedEvent,
+  NewSeedLot,
+  Protection,
+  SeedEventRow,
+} from '@gonimos/contract/seed';
+import type { Eaten } from '@gonimos/core/seed';
+import type { Sql } from '../db/index.ts';
+import { conflict, notFound } from '../http/problem.ts';
+
+export interface LotRow extends Omit<NewSeedLot, 'parentId'> {
+  parentId: string | null;
+  parentCode: string | null;
+}
+
+export const insertLot = (sql: Sql, l: NewSeedLot, harvestedFrom: string): Promise<unknown> =>
+  sql('seed_lot').insert({
+    ...{ id: l.id, name: l.name, taxon_id: l.taxonId, source: l.source, parent_id: l.parentId ?? null },
+    ...{ harvested_said: l.harvested, harvested_from: harvestedFrom, seeds: l.seeds, price: l.price },
+    ...{ handling: l.handling, storage: l.storage, note: l.note },
+  });
+
+export const insertSeedEvent = (
+  sql: Sql,
+  lotId: string,
+  e: NewSeedEvent,
+  personId: string | null,
+): Promise<unknown> =>
+  sql('seed_event').insert({
+    ...{ id: e.id, lot_id: lotId, kind: e.kind, on_date: e.on, tested: e.tested, sound: e.sound },
+    ...{ seeds: e.seeds, note: e.note, person_id: personId },
+  });
+
+export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
+  sql('seed_lot as l')
+    .leftJoin('cohort as p', 'p.id', 'l.parent_id')
+    .orderBy([{ column: 'l.harvested_from', order: 'desc' }, 'l.name'])
+    .select({
+      ...{ id: 'l.id', name: 'l.name', taxonId: 'l.taxon_id', source: 'l.source', parentId: 'l.parent_id' },
+      ...{ parentCode: 'p.code', harvested: 'l.harvested_said', seeds: 'l.seeds', price: 'l.price' },
+      ...{ handling: 'l.handling', storage: 'l.storage', note: 'l.note' },
+    });
+
+export const readSeedEvents = (sql: Sql): Promise<(SeedEventRow & { lotId: string })[]> =>
+  sql('seed_event as e')
+    .leftJoin('person as p', 'p.id', 'e.person_id')
+    .orderBy(['e.on_date', 'e.seq'])
+    .select({
+      ...{ id: 'e.id', lotId: 'e.lot_id', kind: 'e.kind', on: 'e.on_date', tested: 'e.tested' },
+      ...{ sound: 'e.sound', seeds: 'e.seeds', note: 'e.note', by: sql.raw("coalesce(p.name, '')") },
+    });
+
+/** Cohorts sown of each lot: how many, how many of them showed, and whether all are told. */
+export const readSownOf = (
+  sql: Sql,
+): Promise<{ lotId: string; id: string; code: string; count: number; emerged: number; pending: number }[]> =>
+  sql('cohort as c')
+    .join('ledger_entry as s', (on) => on.on('s.cohort_id', 'c.id').andOn('s.type', sql.raw("'started'")))
+    .leftJoin('ledger_entry as r', 'r.reverses', 's.id')
+    .whereNotNull('c.lot_id')
+    .whereNull('c.split_from')
+    .whereNull('r.id')
+    .orderBy('c.code')
+    .select({
+      ...{ lotId: 'c.lot_id', id: 'c.id', code: 'c.code', count: 's.count' },
+      ...{ emerged: 'c.emerged', pending: 'c.pending' },
+    });
+
+const PROTECTION = {
+  ...{ id: 'id', kind: 'kind', clearance: 'clearance', from: 'from_date', ended: 'ended', note: 'note' },
+  version: 'version',
+};
+export type ProtectionRow = Omit<Protection, 'until'>;
+
+export const readProtections = (sql: Sql, cohortId: string): Promise<ProtectionRow[]> =>
+  sql('protection').where({ cohort_id: cohortId }).orderBy('from_date').select(PROTECTION);
+
+export const insertProtection = (
+  sql: Sql,
+  cohortId: string,
+  p: NewProtection,
+  personId: string,
+): Promise<unknown> =>
+  sql('protection').insert({
+    ...{ id: p.id, cohort_id: cohortId, kind: p.kind, clearance: p.clearance, from_date: p.from },
+    ...{ note: p.note, person_id: personId },
+  });
+
+export async function endProtection(sql: Sql, id: string, version: number, ended: string): Promise<void> {
+  const done = await sql('protection')
+    .where({ id, version })
+    .update({ ended, version: version + 1 });
+  if (done > 0) return;
+  const now = await sql('protection').where({ id }).first(PROTECTION);
+  if (!now) throw notFound('protection');
+  throw conflict('The protection was changed meanwhile.', now);
+}
+
+/** Seed and seedlings that animals took, of all places; `of`: what had been sown there. */
+export const readEaten = (sql: Sql): Promise<Eaten[]> =>
+  sql('ledger_entry as l')
+    .join('cohort as c', 'c.id', 'l.cohort_id')
+    .join('ledger_entry as s', (on) => on.on('s.cohort_id', 'c.id').andOn('s.type', sql.raw("'started'")))
+    .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
+    .where('l.cause', 'eaten')
+    .whereIn('l.type', ['lost', 'lost_before_emergence'])
+    .whereNull('r.id')
+    .orderBy('l.on_date')
+    .select({ placeId: 'c.place_id', on: 'l.on_date', count: 'l.count', of: 's.count' });

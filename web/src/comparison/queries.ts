@@ -1,0 +1,10 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { AskComparison, Comparison } from '@gonimos/contract/comparison';
+import { get } from '../common/api';
+
+export const useComparison = (ask: AskComparison) =>
+  useQuery({
+    queryKey: ['comparison', ask],
+    queryFn: () => get<Comparison>(`/comparison?${new URLSearchParams(ask)}`),
+    placeholderData: keepPreviousData,
+  });

@@ -1,0 +1,211 @@
+import { useDeferredValue, useRef, useState } from 'react';
+import { askLayers, newLayers, type AskLayers, type ParentLayers } from '@gonimos/contract/layers';
+import { Failure, newId } from '../common/api';
+import { faultsIn, faultsOf } from '../common/check';
+import { readable } from '../common/dates';
+import { Field, Trouble } from '../common/field';
+import { Sheet } from '../common/sheet';
+import { ParentDrawing } from './parent-drawing';
+import { useLayerPlan, useMakeLayers } from './queries';
+import { VERDICT_WORDS } from './words';
+
+interface Drawn {
+  id: string;
+  code: string;
+  stem: string;
+  height: string;
+  diameter: string;
+  how: string;
+  branches: string;
+  keeps: string;
+  becomes: string;
+  leaves: string;
+}
+const count = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
+const toLayer = (d: Drawn) => ({
+  ...d,
+  ...{
+    height: count(d.height),
+    diameter: count(d.diameter),
+    branches: count(d.branches),
+    keeps: count(d.keeps),
+  },
+});
+
+/** A stem with nothing on it yet. */
+function freeStem({ layers }: ParentLayers): string {
+  const used = new Set(layers.map((l) => l.stem));
+  return ['leader', 'second stem', 'third stem', 'fourth stem'].find((s) => !used.has(s)) ?? 'another stem';
+}
+
+/** Draws layers on the parent before anything is cut: what to cut, what is wrong, whether a double layer has time. */
+export function PlanSheet({
+  data,
+  goalId,
+  today,
+  onClose,
+}: {
+  data: ParentLayers;
+  goalId: string | null;
+  today: string;
+  onClose: () => void;
+}) {
+  const { parent } = data;
+  const make = useMakeLayers(parent.id);
+  const id = useRef(newId());
+  const [on, setOn] = useState(today);
+  const next = (n: number): Drawn => ({
+    ...{ id: newId(), code: `${parent.code}L${data.layers.length + n}`, stem: freeStem(data), how: 'ring' },
+    ...{ height: String(Math.max(300, 1400 - 500 * (n - 1))), diameter: String(18 + 4 * (n - 1)) },
+    ...{ branches: '3', keeps: '2', becomes: '', leaves: '' },
+  });
+  const [drawn, setDrawn] = useState<Drawn[]>(() => [next(1)]);
+  const ask = { on, layers: drawn.map(toLayer) };
+  const deferred = useDeferredValue(JSON.stringify(ask));
+  const askable = askLayers.isValidSync(JSON.parse(deferred));
+  const plan = useLayerPlan(parent.id, askable ? (JSON.parse(deferred) as AskLayers) : null).data;
+  const payload = { ...ask, id: id.current, goalId };
+  const faults = { ...faultsOf(newLayers, payload), ...faultsIn(make.error) };
+  const change = (i: number, more: Partial<Drawn>) =>
+    setDrawn(drawn.map((d, k) => (k === i ? { ...d, ...more } : d)));
+  const valid = ask.layers.filter((l) => Number(l.height) > 0 && Number(l.diameter) > 0);
+  return (
+    <Sheet
+      title="Plan layers"
+      sub={`${parent.code} · nothing is cut until you say so`}
+      onClose={onClose}
+      foot={
+        <button
+          type="button"
+          className="btn btn-primary btn-tall w-full"
+          disabled={make.isPending || !newLayers.isValidSync(payload)}
+          onClick={() =>
+            make.mutate(newLayers.cast(payload), {
+              onSuccess: onClose,
+              onError: (e) => {
+                if (e instanceof Failure && e.problem) id.current = newId();
+              },
+            })
+          }
+        >
+          {drawn.length === 1 ? 'This layer is ringed' : `These ${drawn.length} layers are ringed`}
+        </button>
+      }
+    >
+      <div className="grid gap-5">
+        <p className="rounded-box bg-[var(--slip)] px-4 py-3">
+          <strong>Mind:</strong> knives and saws cut towards the free side, never towards the hand. Local
+          rules come first.
+        </p>
+        {make.error && <Trouble>{make.error.message}</Trouble>}
+        <div className="mx-auto w-full max-w-72">
+          <ParentDrawing
+            base={parent.base}
+            layers={data.layers}
+            drawn={valid.map((l) => ({ ...l, height: l.height!, diameter: l.diameter! }))}
+          />
+        </div>
+        {plan?.faults.map((f) => (
+          <p key={f.layer + f.text} className="font-semibold text-accent">
+            {f.layer}: {f.text}
+          </p>
+        ))}
+        {plan && (
+          <p className="soft">
+            All that hang take {Math.round(plan.crownTaken * 100)} % of the crown, by cross-section.
+          </p>
+        )}
+        <Field
+          label="Ringed on"
+          hint="an expected day may be tried out; what is cut is entered with its real one"
+          error={faults.on}
+        >
+          <input type="date" className="input" value={on} onChange={(e) => setOn(e.target.value)} />
+        </Field>
+        {drawn.map((d, i) => {
+          const cut = plan?.cuts.find((c) => c.code === d.code);
+          const field = (name: keyof Drawn) => ({
+            value: d[name],
+            onChange: (e: { target: { value: string } }) => change(i, { [name]: e.target.value }),
+          });
+          const fault = (name: string) => faults[`layers[${i}].${name}`];
+          return (
+            <fieldset key={d.id} className="card-plain grid gap-4 p-4">
+              <legend className="px-1 font-semibold">{d.code || 'Layer'}</legend>
+              <div className="grid grid-cols-2 gap-4">
+                <Field label="Code" error={fault('code')}>
+                  <input className="input" {...field('code')} />
+                </Field>
+                <Field label="Stem" error={fault('stem')}>
+                  <input className="input" {...field('stem')} />
+                </Field>
+                <Field label="Height" hint="mm above the soil" error={fault('height')}>
+                  <input className="input" inputMode="numeric" {...field('height')} />
+                </Field>
+                <Field label="Thickness" hint="mm at the ring" error={fault('diameter')}>
+                  <input className="input" inputMode="decimal" {...field('diameter')} />
+                </Field>
+                <Field label="Branches above" hint="that it keeps" error={fault('branches')}>
+                  <input className="input" inputMode="numeric" {...field('branches')} />
+                </Field>
+                <Field label="Branches below" hint="kept on the parent" error={fault('keeps')}>
+                  <input className="input" inputMode="numeric" {...field('keeps')} />
+                </Field>
+              </div>
+              <Field label="How">
+                <select className="select" {...field('how')}>
+                  <option value="ring">ring of bark off</option>
+                  <option value="tourniquet">tourniquet of wire</option>
+                </select>
+              </Field>
+              <Field label="It becomes">
+                <input className="input" placeholder="a leaning single trunk" {...field('becomes')} />
+              </Field>
+              <Field label="The parent becomes">
+                <input className="input" placeholder="chopped to the low branch" {...field('leaves')} />
+              </Field>
+              {cut && (
+                <div className="rounded-box bg-[var(--rest)] px-4 py-3">
+                  <p>
+                    {d.how === 'ring' ? (
+                      <>
+                        Ring <strong>{cut.ring} mm</strong> wide, <strong>{cut.girth} mm</strong> around
+                      </>
+                    ) : (
+                      <>
+                        Wire <strong>{cut.wire} mm</strong> for a girth of {cut.girth} mm
+                      </>
+                    )}
+                    ; moss {cut.moss} L, film {cut.film[0]} × {cut.film[1]} mm; pot later:{' '}
+                    {cut.pot ?? 'none large enough, the ground'}.
+                  </p>
+                  <p className="mt-1">
+                    <strong>{VERDICT_WORDS[cut.decision.verdict]}.</strong>{' '}
+                    {readable(cut.decision.text, today)}
+                  </p>
+                </div>
+              )}
+              {drawn.length > 1 && (
+                <button
+                  type="button"
+                  className="btn btn-ghost justify-self-start border border-base-300"
+                  onClick={() => setDrawn(drawn.filter((x) => x.id !== d.id))}
+                >
+                  Leave {d.code || 'it'} out
+                </button>
+              )}
+            </fieldset>
+          );
+        })}
+        <button
+          type="button"
+          className="btn btn-outline btn-tall"
+          disabled={drawn.length >= 12}
+          onClick={() => setDrawn([...drawn, next(drawn.length + 1)])}
+        >
+          One more, further down
+        </button>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,33 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type {
+  AskLayers,
+  LayerPlan,
+  NewLayerEvent,
+  NewLayers,
+  Parent,
+  ParentLayers,
+} from '@gonimos/contract/layers';
+import type { Outcome } from '@gonimos/contract/records';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
+
+export const useParents = () => useQuery({ queryKey: ['parents'], queryFn: () => get<Parent[]>('/parents') });
+export const useParentLayers = (id: string) =>
+  useQuery({
+    queryKey: ['parents', id],
+    queryFn: () => get<ParentLayers>(`/parents/${id}/layers`),
+    enabled: id !== '',
+  });
+/** What to cut for layers drawn and not cut yet; asked again as they are drawn. */
+export const useLayerPlan = (parentId: string, ask: AskLayers | null) =>
+  useQuery({
+    queryKey: ['parents', parentId, 'plan', ask],
+    queryFn: () => call<LayerPlan>('POST', `/parents/${parentId}/plan`, ask),
+    enabled: ask !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+export const useMakeLayers = (parentId: string) =>
+  useUpheaval((n: NewLayers) => call<{ ids: string[] }>('POST', `/parents/${parentId}/layers`, n));
+export const useLayerEvent = (layerId: string) =>
+  useUpheaval((e: NewLayerEvent) => call<Outcome>('POST', `/layers/${layerId}/events`, e));

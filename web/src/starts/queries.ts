@@ -1,0 +1,20 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { AskStart, Goal, NewGoal, StartAnswer } from '@gonimos/contract/starts';
+import { call, get } from '../common/api';
+import { useUpheaval } from '../common/upheaval';
+
+export const useGoals = () => useQuery({ queryKey: ['goals'], queryFn: () => get<Goal[]>('/goals') });
+/** How many to start; asked again as the want changes. */
+export const useStartAnswer = (ask: AskStart | null) =>
+  useQuery({
+    queryKey: ['start numbers', ask],
+    queryFn: () => call<StartAnswer>('POST', '/calc/start-numbers', ask),
+    enabled: ask !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+export const useAddGoal = () => useUpheaval((g: NewGoal) => call<{ id: string }>('POST', '/goals', g));
+export const useCloseGoal = () =>
+  useUpheaval(({ id, version }: { id: string; version: number }) =>
+    call<{ id: string }>('PUT', `/goals/${id}/close`, { version }),
+  );
