@@ -1,8 +1,16 @@
-import type { Browser } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { enter, openBrowser } from './browser.ts';
 
 type Entering = Parameters<typeof enter> extends [unknown, unknown, ...infer Rest] ? Rest : never;
+
+/** What a page shows, for the log of a failed journey: address, state and the first of its text. */
+async function shown(page: Page): Promise<string> {
+  const text = await page
+    .evaluate(() => `${document.readyState}, ${document.visibilityState}: ${document.body.innerText}`)
+    .catch((e: Error) => e.message);
+  return `      ${page.url()} ${text.replace(/\s+/g, ' ').slice(0, 600)}`;
+}
 
 /** A browser and the demo nursery for the tests of one `describe`, opened before them and closed after. */
 export function here() {
@@ -11,6 +19,13 @@ export function here() {
   before(async function () {
     this.timeout(60_000);
     [browser, app] = await Promise.all([openBrowser(), startApp()]);
+  });
+  afterEach(async function () {
+    const contexts = browser.contexts();
+    if (this.currentTest?.state === 'failed')
+      for (const page of contexts.flatMap((c) => c.pages())) console.log(await shown(page));
+    // what a failed journey left open must not weigh on the next
+    await Promise.all(contexts.map((c) => c.close()));
   });
   after(async () => {
     await browser.close();

@@ -16,7 +16,7 @@ describe('journeys in the browser', () => {
   const stepOf = (page: Page, title: string) => page.getByRole('listitem').filter({ hasText: title }).first();
 
   it('a seed cohort from sowing to cells: planned, recorded, moved, reversed, kept', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.getByRole('link', { name: 'Cohorts' }).first().click();
     await page.getByRole('link', { name: 'New cohort' }).click();
 
@@ -119,11 +119,10 @@ describe('journeys in the browser', () => {
     await page.goto('/');
     const csv = await (await page.request.get('/api/files/cohorts.csv')).text();
     expect(csv.split('\r\n').find((l) => l.startsWith('FM-J'))).to.match(/,84,27,/);
-    await context.close();
   }).timeout(180_000);
 
   it('the round in one hand at 390 × 844: recorded by thumb, undone within the minute', async () => {
-    const { page, context } = await at.enter('Helper', PHONE);
+    const { page } = await at.enter('Helper', PHONE);
     await page
       .getByRole('heading', { level: 1, name: new RegExp(MONTHS.map((m) => m.slice(0, 3)).join('|')) })
       .waitFor();
@@ -144,7 +143,6 @@ describe('journeys in the browser', () => {
     expect(await page.getByRole('button', { name: 'Not yet' }).count(), 'a helper changes no plans').to.equal(
       0,
     );
-    await context.close();
   }).timeout(60_000);
 
   it('a failed write keeps what was typed, says why, and goes through when the server is back', async () => {
@@ -168,11 +166,10 @@ describe('journeys in the browser', () => {
     await sheet(page).getByLabel('Minutes').fill('20');
     await sheet(page).getByRole('button', { name: 'Record' }).click();
     await sheet(page).getByText('Recorded.').waitFor();
-    await context.close();
   }).timeout(60_000);
 
   it('cohorts from a file: faults shown, good lines entered', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/cohorts/import');
     const head = 'code,taxon,programme,place,container,started,count\n';
     const line = (code: string, count: string) =>
@@ -184,7 +181,6 @@ describe('journeys in the browser', () => {
     await page.getByText('1 cohort entered').waitFor();
     await page.getByRole('link', { name: 'To the cohorts' }).click();
     await page.getByRole('link', { name: 'SP-X1' }).waitFor();
-    await context.close();
   }).timeout(60_000);
 
   it('a nursery of one’s own: the first visit makes the owner, an empty round says what to do first', async () => {
@@ -202,7 +198,6 @@ describe('journeys in the browser', () => {
     await page.getByText('Nothing is due today').waitFor();
     await page.getByRole('link', { name: 'Start a cohort' }).click();
     await page.getByText('Its course').waitFor();
-    await context.close();
     await own.stop();
   }).timeout(60_000);
 });

@@ -33,7 +33,7 @@ describe('propagation in the browser', () => {
   const settled = (page: Page) => page.locator('[role=grid][aria-busy=true]').waitFor({ state: 'detached' });
 
   it('sows 105 for a goal, maps the tray and marks every cell: the ledger counts the same, a reload keeps it', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/propagation');
     await page.getByLabel('I want').fill('30');
     await page.getByLabel('that are').selectOption('showing');
@@ -89,7 +89,6 @@ describe('propagation in the browser', () => {
     await page.getByRole('grid', { name: 'Cells of tray A' }).waitFor();
     expect(await states(page)).to.deep.equal(all);
     await page.getByText('80 alive').first().waitFor();
-    await context.close();
   }).timeout(90_000);
 
   it('two people mark one tray at once: nothing is lost, and who came second is told', async () => {
@@ -116,11 +115,10 @@ describe('propagation in the browser', () => {
     expect(ledger.live).to.equal(n('up'));
     // twelve were eaten in another tray before
     expect(ledger.pending).to.equal(315 - 12 - 45);
-    await Promise.all([a.context.close(), b.context.close()]);
   }).timeout(90_000);
 
   it('a check of cuttings on the round: callus parted off and looked at again, the rooted potted', async () => {
-    const { page, context } = await at.enter('Helper');
+    const { page } = await at.enter('Helper');
     await page.getByRole('button', { name: /^Record Cutting check.*OJ-36/ }).click();
     await sheet(page).getByLabel('Tray 1: rooted').fill('31');
     await sheet(page).getByLabel('Tray 1: callus').fill('40');
@@ -139,11 +137,10 @@ describe('propagation in the browser', () => {
     const [rooted, callus] = [await find(page, 'OJ-36'), await find(page, 'OJ-36B')];
     expect([rooted.live, rooted.container, callus.live]).to.deep.equal([31, 'pot-9', 20]);
     expect(callus.nextTitle).to.match(/Cutting check/);
-    await context.close();
   }).timeout(60_000);
 
   it('layers: planned with their faults, ringed, looked at; one severed goes into its own pot and the family', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/propagation/layers');
     await page.getByText('As it stood 21 Jul 2036').waitFor();
     await page.getByText('As it stood 2 Sept 2036').waitFor();
@@ -169,6 +166,5 @@ describe('propagation in the browser', () => {
     await page.getByText('1 alive').first().waitFor();
     await page.getByRole('link', { name: 'Lineage' }).click();
     await page.getByRole('link', { name: /^LG-19, small-leaved lime/ }).waitFor();
-    await context.close();
   }).timeout(60_000);
 });

@@ -13,7 +13,7 @@ describe('the plan bends in the browser', () => {
   };
 
   it('something seen today fixes the marker, moves courses, and can be taken back', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/season');
     await page.getByRole('button', { name: 'I see this today' }).click();
     await sheet(page).getByLabel('buds swelling').check();
@@ -29,11 +29,10 @@ describe('the plan bends in the browser', () => {
     await page.getByRole('heading', { name: 'Seen this season' }).waitFor();
     await page.getByRole('button', { name: 'Take back buds swelling' }).click();
     await page.getByText('buds swelling seen 9 Mar').waitFor({ state: 'detached' });
-    await context.close();
   }).timeout(60_000);
 
   it('a step moved in the timeline: inside its window by mouse, refused by name outside, overridden with a reason', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await cohort(page, 'FM-36');
     const bar = page.getByRole('button', { name: /^First root correction/ }).first();
     // by mouse: the day under the hand is asked of the rules
@@ -69,11 +68,10 @@ describe('the plan bends in the browser', () => {
       .getByText(/against ‘Window of the season’: baskets come late/)
       .first()
       .waitFor();
-    await context.close();
   }).timeout(60_000);
 
   it('found on opening, from the round: causes ranked, one change, put back, and a look that comes again', async () => {
-    const { page, context } = await at.enter('Helper');
+    const { page } = await at.enter('Helper');
     await page.getByRole('button', { name: 'Found something, LV-35' }).click();
     await sheet(page).getByLabel('few roots, ball falls apart').check();
     await sheet(page).getByText('usual', { exact: true }).waitFor();
@@ -108,11 +106,10 @@ describe('the plan bends in the browser', () => {
     await page.getByRole('link', { name: 'Notes' }).click();
     await page.getByText('stood in the drip of the gutter').waitFor();
     await page.getByRole('img', { name: /^Taken 9 Mar/ }).waitFor();
-    await context.close();
   }).timeout(60_000);
 
   it('the year levelled in a worker: first answer, better ones, kept, and a step locked', async () => {
-    const { page, context } = await at.enter('Owner');
+    const { page } = await at.enter('Owner');
     await page.goto('/year');
     await page.getByRole('tab', { name: 'Windows alone' }).click();
     await page
@@ -142,11 +139,10 @@ describe('the plan bends in the browser', () => {
       .getByText(/of 50 h 00/)
       .first()
       .waitFor();
-    await context.close();
   }).timeout(90_000);
 
   it('a programme of one’s own: checked as it is written, kept, followed, changed without touching who follows it', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/library');
     await page.getByRole('button', { name: /^Seed-raised broadleaf, in baskets/ }).click();
     await sheet(page).getByRole('link', { name: 'Make a copy of my own' }).click();
@@ -182,11 +178,10 @@ describe('the plan bends in the browser', () => {
     await sheet(page).getByRole('button', { name: 'Carry it over' }).click();
     await sheet(page).getByRole('button', { name: 'Back to work' }).click();
     await page.getByText('Follows ‘Maples, our way’, version 2').waitFor();
-    await context.close();
   }).timeout(90_000);
 
   it('several cohorts at once, many put off, and a school looked at before it is followed', async () => {
-    const { page, context } = await at.enter('Owner');
+    const { page } = await at.enter('Owner');
     await page.getByRole('button', { name: 'Several' }).click();
     await page.getByLabel(/^Choose TC-34/).check();
     await page.getByLabel(/^Choose HB-33/).check();
@@ -222,6 +217,5 @@ describe('the plan bends in the browser', () => {
     );
     await page.reload();
     expect(await page.getByLabel('When to open a container').inputValue()).to.equal('dormant');
-    await context.close();
   }).timeout(90_000);
 });

@@ -5,7 +5,7 @@ describe('weather, shelves and proof in the browser', () => {
   const at = here();
 
   it('a fresh count of the shelf lets a step go that waited for its containers', async () => {
-    const { page, context } = await at.enter('Owner');
+    const { page } = await at.enter('Owner');
     await page.getByRole('heading', { name: 'Short' }).waitFor();
     await page.goto('/nursery');
     const row = page.getByRole('listitem').filter({ hasText: 'pond basket 18 cm' });
@@ -15,11 +15,10 @@ describe('weather, shelves and proof in the browser', () => {
     await page.getByRole('button', { name: 'Save the count' }).click();
     await row.getByText(/900 there/).waitFor();
     expect(await row.getByText(/short/).count()).to.equal(0);
-    await context.close();
   }).timeout(60_000);
 
   it('the station is live, and a record from a file is looked through before it is taken in', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/season');
     await page.getByText('Hilltop mast').waitFor();
     await page
@@ -45,11 +44,10 @@ describe('weather, shelves and proof in the browser', () => {
       (was) => ![...document.querySelectorAll('tr')].some((r) => r.innerText === was),
       before,
     );
-    await context.close();
   }).timeout(60_000);
 
   it('the proof under a levelled year can be raised on demand, and the plan stays as it is', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page } = await at.enter('Grower');
     await page.goto('/year');
     await page.getByRole('button', { name: 'Level the weeks' }).click();
     await page.getByRole('button', { name: 'Prove it further' }).waitFor();
@@ -60,6 +58,5 @@ describe('weather, shelves and proof in the browser', () => {
     expect(await page.getByRole('button', { name: /^Week of 9 Mar/ }).getAttribute('aria-label')).to.equal(
       hours,
     );
-    await context.close();
   }).timeout(60_000);
 });
