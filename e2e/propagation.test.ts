@@ -69,6 +69,7 @@ describe('propagation in the browser', () => {
     for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowRight');
     await page.keyboard.press('l');
     await settled(page);
+    await page.getByText(/Every seed is accounted for. Emergence is counted/).waitFor();
     const all = { up: 75, eaten: 15, twin: 5, lost: 10 };
     expect(await states(page)).to.deep.equal(all);
     // a slip of the hand, taken back

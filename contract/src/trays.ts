@@ -53,4 +53,6 @@ export interface MarkOutcome {
   /** cells somebody else marked meanwhile: what you saw, what they made of it, what you wanted */
   conflicts: { cell: number; was: CellState; is: CellState; wanted: CellState; by: string }[];
   marked: number;
+  /** no seed is left to show: emergence was counted with this mark, and the course goes on */
+  counted: boolean;
 }

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CheckOutcome } from '@gonimos/contract/cuttings';
 import type { EntryRow } from '@gonimos/contract/ledger';
+import type { RecordRow } from '@gonimos/contract/records';
 import type { Round } from '@gonimos/contract/round';
 import type { Sowing } from '@gonimos/contract/seed';
 import type { MarkOutcome, Trays } from '@gonimos/contract/trays';
@@ -106,6 +107,37 @@ describe('trays and checks', () => {
       expect(met.every((x) => x.by !== '' && x.is !== x.wanted)).to.equal(true);
       const { n } = await agrees(c.id);
       expect(n.up + n.eaten).to.equal(105);
+    });
+
+    it('counts emergence by itself once every seed is told, lets the course go on, and takes it back', async () => {
+      const { c, tray } = await sown();
+      const on = (day: string) => ({ on: day });
+      const part = await must<MarkOutcome>(mark(tray, range(0, 80), 'sown', 'up', v, on('2037-03-05')));
+      expect(part.counted).to.equal(false);
+      expect((await w.step(c.id, 'emergence')).status).to.equal('planned');
+      const all = await must<MarkOutcome>(mark(tray, range(80, 105), 'sown', 'lost', v, on('2037-03-07')));
+      expect(all.counted).to.equal(true);
+      const done = await w.step(c.id, 'emergence');
+      expect([done.status, done.doneOn]).to.deep.equal(['done', '2037-03-07']);
+      // the mesh stays two weeks after it: 7 + 14, by hand
+      expect((await w.step(c.id, 'mesh-off')).opens).to.equal('2037-03-21');
+      // a mark of plants is no count of seed
+      expect((await must<MarkOutcome>(mark(tray, [1], 'up', 'twin'))).counted).to.equal(false);
+      // one of those lost is still in the soil after all
+      await must(mark(tray, [104], 'lost', 'sown'));
+      expect((await w.step(c.id, 'emergence')).status).to.equal('planned');
+      // the count that was taken back stays to be read
+      const counts = (await v.get<RecordRow[]>(`/cohorts/${c.id}/records`)).filter(
+        (r) => r.stepKey === 'emergence',
+      );
+      expect(counts.map((r) => [r.on, r.undone, r.note])).to.deep.equal([
+        ['2037-03-07', true, 'Counted in the cells of its trays.'],
+      ]);
+      expect(
+        (await must<MarkOutcome>(mark(tray, [104], 'sown', 'up', v, on('2037-03-09')))).counted,
+      ).to.equal(true);
+      expect((await w.step(c.id, 'emergence')).doneOn).to.equal('2037-03-09');
+      await agrees(c.id);
     });
 
     it('holds no more in cells than the ledger has, and its entries are undone by cells only', async () => {

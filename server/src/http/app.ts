@@ -95,6 +95,11 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
     sessionPlugin: '@fastify/session',
     getToken: (request) => request.headers['x-csrf-token'] as string | undefined,
   });
+  app.addHook('onRequest', (request, reply, done) => {
+    // what is told to one person is kept by no cache; pictures say otherwise for themselves
+    if (request.url.startsWith('/api')) void reply.header('cache-control', 'no-store');
+    done();
+  });
   app.addHook('preValidation', (request, reply, done) => {
     if (request.method === 'GET' || request.method === 'HEAD') done();
     else app.csrfProtection(request, reply, done);

@@ -32,9 +32,8 @@ export async function merge(trx: Trx, from: string, m: MergeCohort, person: Pers
   // both in one order, so that two merges cannot wait for each other
   for (const id of [from, m.intoId].sort()) await lockCohort(trx, id);
   if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
-  const [a, b] = await Promise.all(
-    [from, m.intoId].map((id) => trx('cohort').where({ id }).first('code', 'taxon_id')),
-  );
+  const named = (id: string) => trx('cohort').where({ id }).first('code', 'taxon_id');
+  const [a, b] = [await named(from), await named(m.intoId)];
   if (a.taxon_id !== b.taxon_id) throw wrongField('intoId', 'is of another kind of plant');
   const on = todayAt(await readNursery(trx));
   const half = { on, count: m.count, transferId: m.id, personId: person.id };

@@ -34,6 +34,8 @@ export interface Before {
   alive: { alive: number; of: number } | null;
   /** cutting check: what each tray showed */
   batches?: CheckedBatch[];
+  /** written by the marks of a tray, not by hand */
+  fromCells?: boolean;
 }
 export const NOTHING_BEFORE: Before = { container: null, placeId: null, odds: null, alive: null };
 
@@ -62,8 +64,7 @@ export const insertWork = (
     rooted: r.rooted,
     again: r.again,
     batches: before.batches ? JSON.stringify(before.batches) : null,
-    vigour: r.vigour,
-    minutes: r.minutes,
+    ...{ from_cells: before.fromCells ?? false, vigour: r.vigour, minutes: r.minutes },
     note: r.note,
     next_time: r.nextTime,
     person_id: personId,

@@ -106,21 +106,21 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
     ).map((f) => [f.id, f]),
   );
   const byGoal = groupBy(linked, (c) => c.goal_id);
-  return Promise.all(
-    rows.map(async (g): Promise<Goal> => {
-      const { programme: p } = await readProgramme(sql, g.programmeId);
-      const stages = estimates(p, g.taxonId, g.stage, await readLived(sql, g.taxonId));
-      const standing = (byGoal.get(g.id) ?? []).flatMap((c) => standingOf(facts.get(c.id)!, c));
-      const { state, underWay } = stateOf(g, p, stages, standing);
-      return {
-        ...g,
-        ...{ programmeName: p.name, stageWords: stageWords(g.stage, p.method), unit: startUnit(p) },
-        ...{ state, underWay },
-        // nothing more is offered once the goal is met
-        next: state.met ? null : (timesOf(p, g, planning).find((t) => t.inTime) ?? null),
-      };
-    }),
-  );
+  const goals: Goal[] = [];
+  for (const g of rows) {
+    const { programme: p } = await readProgramme(sql, g.programmeId);
+    const stages = estimates(p, g.taxonId, g.stage, await readLived(sql, g.taxonId));
+    const standing = (byGoal.get(g.id) ?? []).flatMap((c) => standingOf(facts.get(c.id)!, c));
+    const { state, underWay } = stateOf(g, p, stages, standing);
+    goals.push({
+      ...g,
+      ...{ programmeName: p.name, stageWords: stageWords(g.stage, p.method), unit: startUnit(p) },
+      ...{ state, underWay },
+      // nothing more is offered once the goal is met
+      next: state.met ? null : (timesOf(p, g, planning).find((t) => t.inTime) ?? null),
+    });
+  }
+  return goals;
 }
 
 /** Cutting goals that still want what a pruning of these plants has given. */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Person } from '@gonimos/contract/people';
-import type { MarkCells, MarkOutcome, NewTray, Trays } from '@gonimos/contract/trays';
+import type { MarkCells, MarkOutcome, NewTray, Tray, Trays } from '@gonimos/contract/trays';
 import { cellName, effectsOf, markFault, type CellEffect } from '@gonimos/core/trays';
 import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
@@ -9,6 +9,7 @@ import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { lockCohort } from '../records/service.ts';
+import { followEmergence } from './emergence.ts';
 import {
   findTray,
   insertMarks,
@@ -28,8 +29,10 @@ export async function readTrays(sql: Sql, cohortId: string): Promise<Trays> {
   const cohort = await sql('cohort').where({ id: cohortId }).first('live', 'pending');
   if (!cohort) throw notFound('cohort');
   const inside = await standingInTrays(sql, cohortId);
+  const trays: Tray[] = [];
+  for (const t of await traysOf(sql, cohortId)) trays.push(await readTray(sql, t));
   return {
-    trays: await Promise.all((await traysOf(sql, cohortId)).map((t) => readTray(sql, t))),
+    trays,
     ledger: cohort,
     outside: { seed: cohort.pending - inside.seed, plants: cohort.live - inside.plants },
   };
@@ -177,8 +180,11 @@ async function mark(
   await insertMarks(trx, { ...said, trayId, personId: person.id }, applied);
   await follow(trx, tray, cells, changes, { on: said.on, personId: person.id });
   await withinLedger(trx, tray.cohort_id, 'marks');
-  if (changes.some((c) => c.gone.length + c.come.length > 0))
+  let counted = false;
+  if (changes.some((c) => c.gone.length + c.come.length > 0)) {
+    counted = await followEmergence(trx, tray.cohort_id, person.id);
     await replan(trx, [tray.cohort_id], 'cells of a tray were marked');
+  }
   const by = await lastMarkedBy(
     trx,
     trayId,
@@ -190,6 +196,7 @@ async function mark(
       ...{ cell: m.cell, was: m.was, is: cells[m.cell].state, wanted: m.now, by: by.get(m.cell) ?? '' },
     })),
     marked: applied.length,
+    counted,
   };
 }
 

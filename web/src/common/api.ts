@@ -24,6 +24,8 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
   try {
     return await fetch(`/api${path}`, {
       method,
+      // answers are kept by the queries alone; the browser's cache would make like requests wait for each other
+      cache: 'no-store',
       headers: {
         ...(json ? { 'content-type': 'application/json' } : {}),
         ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),

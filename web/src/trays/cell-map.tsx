@@ -27,7 +27,9 @@ export function CellMap({ name, rows, columns, cells, busy, mark, undo }: Props)
   const drag = useRef(false);
   const placing = useRef(false);
   const [shown, setShown] = useState(false);
-  const [grid, width] = useWidth<HTMLDivElement>(700);
+  const grid = useRef<HTMLDivElement>(null);
+  // of the room, not of the grid: that is narrower once it is turned
+  const [room, width] = useWidth<HTMLDivElement>(700);
   // on a narrow screen the tray is turned, so that a thumb meets one cell
   const turned = columns > rows && width < columns * NARROW;
   const chosen = new Set(cellsBetween(from, to, columns));
@@ -93,52 +95,54 @@ export function CellMap({ name, rows, columns, cells, busy, mark, undo }: Props)
   };
 
   return (
-    <div
-      ref={grid}
-      role="grid"
-      aria-label={`Cells of tray ${name}`}
-      aria-multiselectable="true"
-      aria-busy={busy}
-      className="grid touch-none gap-[3px] rounded-box border-2 border-base-content/70 bg-base-content/20 p-1.5 select-none"
-      style={{
-        gridTemplateColumns: `repeat(${turned ? rows : columns}, minmax(0, 1fr))`,
-        maxWidth: `${(turned ? rows : columns) * 3.4}rem`,
-      }}
-      onPointerDown={begin}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={() => (drag.current = false)}
-      onKeyDown={press}
-    >
-      {Array.from({ length: turned ? columns : rows }, (_, r) => (
-        <div key={r} role="row" className="contents">
-          {Array.from({ length: turned ? rows : columns }, (__, c) => {
-            const cell = turned ? c * columns + r : r * columns + c;
-            const state = cells[cell];
-            const on = shown && chosen.has(cell);
-            return (
-              <div
-                key={cell}
-                role="gridcell"
-                data-cell={cell}
-                data-state={state}
-                tabIndex={cell === to ? 0 : -1}
-                aria-label={`${cellName(cell, columns)} ${STATE_WORDS[state]}`}
-                aria-selected={on}
-                className={`aspect-square cursor-pointer overflow-hidden rounded-[3px] ${on ? 'outline-3 outline-info' : ''}`}
-                onFocus={() => {
-                  if (!placing.current && !drag.current) {
-                    setFrom(cell);
-                    setTo(cell);
-                  }
-                }}
-              >
-                <CellPicture state={state} />
-              </div>
-            );
-          })}
-        </div>
-      ))}
+    <div ref={room}>
+      <div
+        ref={grid}
+        role="grid"
+        aria-label={`Cells of tray ${name}`}
+        aria-multiselectable="true"
+        aria-busy={busy}
+        className="grid touch-none gap-[3px] rounded-box border-2 border-base-content/70 bg-base-content/20 p-1.5 select-none"
+        style={{
+          gridTemplateColumns: `repeat(${turned ? rows : columns}, minmax(0, 1fr))`,
+          maxWidth: `${(turned ? rows : columns) * 3.4}rem`,
+        }}
+        onPointerDown={begin}
+        onPointerMove={move}
+        onPointerUp={end}
+        onPointerCancel={() => (drag.current = false)}
+        onKeyDown={press}
+      >
+        {Array.from({ length: turned ? columns : rows }, (_, r) => (
+          <div key={r} role="row" className="contents">
+            {Array.from({ length: turned ? rows : columns }, (__, c) => {
+              const cell = turned ? c * columns + r : r * columns + c;
+              const state = cells[cell];
+              const on = shown && chosen.has(cell);
+              return (
+                <div
+                  key={cell}
+                  role="gridcell"
+                  data-cell={cell}
+                  data-state={state}
+                  tabIndex={cell === to ? 0 : -1}
+                  aria-label={`${cellName(cell, columns)} ${STATE_WORDS[state]}`}
+                  aria-selected={on}
+                  className={`aspect-square cursor-pointer overflow-hidden rounded-[3px] ${on ? 'outline-3 outline-info' : ''}`}
+                  onFocus={() => {
+                    if (!placing.current && !drag.current) {
+                      setFrom(cell);
+                      setTo(cell);
+                    }
+                  }}
+                >
+                  <CellPicture state={state} />
+                </div>
+              );
+            })}
+          </div>
+        ))}
+      </div>
     </div>
   );
 }

@@ -20,6 +20,7 @@ export function Tray({ tray, cohortId, today }: { tray: Data; cohortId: string; 
   const [cause, setCause] = useState('damping off');
   const [over, setOver] = useState<Over>(new Map());
   const [met, setMet] = useState<MarkOutcome['conflicts']>([]);
+  const [counted, setCounted] = useState(false);
   const [trouble, setTrouble] = useState<{ text: string; again: Send | null } | null>(null);
   const flying = useRef(0);
   const [busy, setBusy] = useState(false);
@@ -28,11 +29,15 @@ export function Tray({ tray, cohortId, today }: { tray: Data; cohortId: string; 
   const fly = (s: Send) => {
     setBusy(++flying.current > 0);
     setTrouble(null);
+    setCounted(false);
     if (flying.current === 1) setMet([]);
     // each mark has an answer of its own, however quickly they follow each other
     send
       .mutateAsync(s)
-      .then((r) => r.conflicts.length > 0 && setMet(r.conflicts))
+      .then((r) => {
+        if (r.conflicts.length > 0) setMet(r.conflicts);
+        if (r.counted) setCounted(true);
+      })
       .catch((e: Error) => {
         // silence: the same request may be sent again; a refusal: the marks were not made
         const silent = !(e instanceof Failure && e.problem);
@@ -102,6 +107,11 @@ export function Tray({ tray, cohortId, today }: { tray: Data; cohortId: string; 
             </button>
           )}
         </Trouble>
+      )}
+      {counted && (
+        <p role="status" className="rounded-box bg-[var(--slip)] px-4 py-3">
+          Every seed is accounted for. Emergence is counted, and the course goes on from there.
+        </p>
       )}
       {met.length > 0 && (
         <div role="status" className="rounded-box bg-[var(--slip)] px-4 py-3">
