@@ -27,6 +27,10 @@ export interface RoundStep {
   live: number;
   pending: number;
   cohortContainer: string;
+  /** the cohort in whose pots these stand as guests */
+  host: string | null;
+  /** guests in the same pots: what is done to the pots is done to them */
+  guests: { code: string; live: number }[];
   goalCaliper: number | null;
   rings: RingRun;
   key: string;

@@ -4,6 +4,7 @@ import type { Comparison } from '@gonimos/contract/comparison';
 import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
 import type { Lineage } from '@gonimos/contract/lineage';
 import type { Outcome } from '@gonimos/contract/records';
+import type { Round } from '@gonimos/contract/round';
 import type { SeedLot } from '@gonimos/contract/seed';
 import type { Goal, StartAnswer } from '@gonimos/contract/starts';
 import { addDays } from '@gonimos/core/calendar';
@@ -215,6 +216,9 @@ describe('propagation', () => {
       await refusal(v.post('/cohorts', await seedCohort(v, 5, elsewhere)), 'placeId');
       const c = await cohort(host.id);
       expect(c.guests).to.deep.equal([{ id: guest.id, code: guest.code, live: 8 }]);
+      const { due, soon } = await v.get<Round>('/round?most=1000');
+      const card = [...due, ...soon].find((s) => s.cohortId === host.id)!;
+      expect(card.guests, 'told where the pots are worked on').to.deep.equal([{ code: guest.code, live: 8 }]);
       const to = w.placeId('South bench');
       const edit = { version: c.version, code: c.code, placeId: to, moveAnyway: 'all benches are turned' };
       await must(v.put(`/cohorts/${host.id}`, edit));
@@ -238,7 +242,6 @@ describe('propagation', () => {
           await must(marks(range(0, n), 'up'));
           await must(marks(range(n, 40), 'eaten'));
         }
-        await must(v.post('/records', { id: id(), cohortId: c.id, stepKey: 'emergence', on, emerged: 0 }));
       };
       const range = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
       await year('2035-03-10', '2035-05-10', [34, 30]);

@@ -72,7 +72,10 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     .where({ cohort_id: id })
     .orderBy('tag')
     .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on', cohortId: 'own_cohort_id' });
-  const guests = await sql('cohort').where({ host_id: id }).orderBy('code').select('id', 'code', 'live');
+  const guests = await sql('cohort')
+    .where({ host_id: id, growing: true })
+    .orderBy('code')
+    .select('id', 'code', 'live');
   const { hostId, hostCode, lotId, lotName, ...row } = found;
   const [facts] = await readFacts(sql, [id]);
   return {

@@ -84,6 +84,7 @@ export async function readOpenSteps(
     .from('chosen as t')
     .join('course_step as s', (on) => on.on('s.cohort_id', 't.cohort_id').andOn('s.key', 't.key'))
     .join('cohort as c', 'c.id', 't.cohort_id')
+    .leftJoin('cohort as h', 'h.id', 'c.host_id')
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT r.until, r.reason FROM record r
@@ -106,7 +107,11 @@ export async function readOpenSteps(
       ...{ key: 's.key', operation: 's.operation', title: 's.title', lane: 's.lane' },
       ...{ opens: 's.opens', closes: 's.closes', container: 's.container', rootCut: 's.root_cut' },
       ...{ minutes: 's.minutes', reasons: 's.reasons', chain: 's.chain', odds: 's.odds', moved: 's.moved' },
-      ...{ until: 'o.until', reason: 'o.reason', nextTime: 'n.next_time' },
+      ...{ until: 'o.until', reason: 'o.reason', nextTime: 'n.next_time', host: 'h.code' },
+      guests: sql.raw(
+        `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
+          FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,
+      ),
     });
   return rows.map(({ until: day, reason, ...s }) => ({
     ...s,

@@ -67,6 +67,12 @@ export function Card({ step, today, open, chosen, onChoose }: Props) {
           {taxon(step.taxonId).name}, {countWords(step)}
           {detail.length > 0 && ` · ${detail.join(' · ')}`}
         </p>
+        {step.host && <p className="mt-1 text-sm">In the pots of {step.host}</p>}
+        {step.guests.length > 0 && (
+          <p className="mt-1 text-sm">
+            Guests in the same pots: {step.guests.map((g) => `${g.live} of ${g.code}`).join(', ')}
+          </p>
+        )}
         {step.moved && (
           <p className="mt-1 text-sm text-info">
             Set by hand to {shortDate(step.moved.to, today)}
