@@ -4,12 +4,17 @@ import { enter, openBrowser } from './browser.ts';
 
 type Entering = Parameters<typeof enter> extends [unknown, unknown, ...infer Rest] ? Rest : never;
 
-/** What a page shows, for the log of a failed journey: address, state and the first of its text. */
+/** What a page shows, for the log of a failed journey: address, what is wrong by its own words, what was typed. */
 async function shown(page: Page): Promise<string> {
-  const text = await page
-    .evaluate(() => `${document.readyState}, ${document.visibilityState}: ${document.body.innerText}`)
-    .catch((e: Error) => e.message);
-  return `      ${page.url()} ${text.replace(/\s+/g, ' ').slice(0, 600)}`;
+  // a text, so that nothing of this file's own tools is looked for in the page
+  const told = await page
+    .evaluate<string[]>(
+      `[...document.querySelectorAll('[role=alert], [aria-invalid=true]')].map((e) => 'wrong: ' + (e.name || e.innerText))
+        .concat([...document.querySelectorAll('input, textarea')].map((e) => e.name + ' = ' + e.value).join(', '))
+        .concat([...document.querySelectorAll('h1, h2, h3, main p')].map((e) => e.innerText).join(' / ').slice(0, 1500))`,
+    )
+    .catch((e: Error) => [e.message]);
+  return [page.url(), ...told].map((line) => `      ${line}`).join('\n');
 }
 
 /** A browser and the demo nursery for the tests of one `describe`, opened before them and closed after. */

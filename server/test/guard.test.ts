@@ -62,6 +62,15 @@ describe('who may do what', () => {
       (await owner.put(`/people/${alma.id}`, { version: alma.version, role: 'grower' })).statusCode,
     ).to.equal(200);
     expect((await helper.send('GET', '/api/cohorts')).statusCode).to.equal(401);
+    // asked before signing in and answered after it: the answer takes no session away
+    const early = await b.visitor();
+    const asked = early.cookie;
+    await early.enter('grower');
+    expect(early.cookie).to.not.equal(asked);
+    const late = await b.app.inject({ url: '/api/cohorts', headers: { cookie: asked } });
+    expect([late.statusCode, late.headers['set-cookie']]).to.deep.equal([401, undefined]);
+    expect(late.headers['cache-control'], 'kept by no cache').to.equal('no-store');
+    expect((await early.send('GET', '/api/cohorts')).statusCode).to.equal(200);
     const ines = people.find((p) => p.role === 'owner')!;
     expect(
       (await owner.put(`/people/${ines.id}`, { version: ines.version, role: 'helper' })).statusCode,

@@ -54,6 +54,7 @@ export interface AppOptions {
   log?: boolean;
 }
 
+const COOKIE = 'gonimos';
 const SESSION_HOURS = 14 * 24;
 const BODY_LIMIT = 3_000_000;
 
@@ -79,17 +80,24 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
   await app.register(cookie);
   await app.register(session, {
     secret: o.secret,
-    cookieName: 'gonimos',
+    cookieName: COOKIE,
     store: new DatabaseSessions(o.db),
     saveUninitialized: false,
     rolling: false,
     cookie: {
-      path: '/',
+      // files need no session, and must not answer for one
+      path: '/api',
       httpOnly: true,
       sameSite: 'strict',
       secure: o.secure ?? false,
       maxAge: SESSION_HOURS * 3_600_000,
     },
+  });
+  // asked before signing in, answered after it: such an answer must not take the new session away again
+  app.addHook('onSend', (_request, reply, _payload, done) => {
+    const set = [reply.getHeader('set-cookie') ?? []].flat() as string[];
+    if (set.some((c) => c.startsWith(`${COOKIE}=;`))) reply.removeHeader('set-cookie');
+    done();
   });
   await app.register(csrf, {
     sessionPlugin: '@fastify/session',

@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useRef } from 'react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
@@ -112,6 +112,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     },
   });
   useDraft(DRAFT, form);
+  const [homeless, setHomeless] = useState('');
   const v = form.watch();
   const { errors } = form.formState;
   const chosen = all.find((p) => p.id === v.programmeId) ?? first;
@@ -153,7 +154,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
 
   const send = form.handleSubmit(() => {
     const faults = inFields(faultsOf(newCohort, payload));
-    showFaults(faults, v, form.setError);
+    // what no input here is about is told above the form
+    setHomeless(showFaults(faults, v, form.setError).join('; '));
     if (Object.keys(faults).length > 0) return;
     enter.mutate(payload as Payload, {
       onSuccess: () => {
@@ -171,7 +173,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     <div className="grid xl:grid-cols-[27rem_minmax(0,1fr)]">
       <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={send} noValidate>
         <h1 className="text-3xl">New cohort</h1>
-        {enter.error && <Trouble>{enter.error.message}</Trouble>}
+        {(homeless || enter.error) && <Trouble>{homeless || enter.error?.message}</Trouble>}
         <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
           <select
             className="select"

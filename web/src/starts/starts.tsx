@@ -84,6 +84,7 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 xl:grid-cols-[22rem_minmax(0,1fr)]">
+        {data && <Strip a={data} today={today} />}
         <form className="grid content-start gap-4" onSubmit={(e) => e.preventDefault()}>
           <div className="grid grid-cols-2 gap-4">
             <Field label="I want" error={faults.wanted}>
@@ -180,6 +181,22 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
       </div>
       <Goals today={today} />
     </>
+  );
+}
+
+/** The answer in one line, kept in sight on a narrow screen while what is wanted is still being said. */
+function Strip({ a, today }: { a: StartAnswer; today: string }) {
+  const next = a.times.find((t) => t.inTime);
+  return (
+    <p
+      aria-hidden="true"
+      className="sticky top-0 z-10 -mb-2 flex flex-wrap items-baseline gap-x-3 border-b border-base-300 bg-base-100 py-2 xl:hidden"
+    >
+      <span className="font-head text-2xl font-bold">
+        {a.number.kind === 'start' ? `${UNIT_VERB[a.unit]} ${a.number.count}` : 'Not attainable'}
+      </span>
+      {next && dateSpan(next.phases.at(-1)?.from ?? next.opens, next.closes, today)}
+    </p>
   );
 }
 
