@@ -110,7 +110,7 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
             close to keep theirs.
           </Trouble>
         ) : (
-          edit.error && <Trouble>{edit.error.message}</Trouble>
+          (errors.root ?? edit.error) && <Trouble>{(errors.root ?? edit.error)?.message}</Trouble>
         )}
         <Field label="Code" error={errors.code?.message}>
           <input className="input" autoComplete="off" {...form.register('code')} />

@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
@@ -9,6 +9,8 @@ import { TAXA, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
+import { useLots } from '../seed/queries';
+import { useGoals } from '../starts/queries';
 import { CuttingHints } from '../cuttings/hints';
 import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
@@ -82,7 +84,10 @@ export function NewCohort() {
   const today = useToday();
   const places = usePlaces().data;
   const rows = useRegister().data;
-  const ready = today !== '' && places !== undefined && rows !== undefined;
+  // everything the form is made of comes first: an input that appears late moves the button under the finger
+  const [lots, goals] = [useLots(), useGoals()];
+  const ready =
+    today !== '' && places !== undefined && rows !== undefined && !lots.isPending && !goals.isPending;
   return ready ? (
     <Form today={today} firstPlace={places[0]?.id ?? ''} taken={new Set(rows.map((r) => r.code))} />
   ) : null;
@@ -112,7 +117,6 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     },
   });
   useDraft(DRAFT, form);
-  const [homeless, setHomeless] = useState('');
   const v = form.watch();
   const { errors } = form.formState;
   const chosen = all.find((p) => p.id === v.programmeId) ?? first;
@@ -154,8 +158,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
 
   const send = form.handleSubmit(() => {
     const faults = inFields(faultsOf(newCohort, payload));
-    // what no input here is about is told above the form
-    setHomeless(showFaults(faults, v, form.setError).join('; '));
+    showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
     enter.mutate(payload as Payload, {
       onSuccess: () => {
@@ -173,7 +176,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     <div className="grid xl:grid-cols-[27rem_minmax(0,1fr)]">
       <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={send} noValidate>
         <h1 className="text-3xl">New cohort</h1>
-        {(homeless || enter.error) && <Trouble>{homeless || enter.error?.message}</Trouble>}
+        {(errors.root ?? enter.error) && <Trouble>{(errors.root ?? enter.error)?.message}</Trouble>}
         <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
           <select
             className="select"

@@ -13,11 +13,14 @@ export function faultsOf(schema: AnySchema, payload: unknown): Record<string, st
   }
 }
 
-/** Puts faults beside the inputs they are about; gives back those no input shows. */
+/**
+ * Puts faults beside the inputs they are about; those no input is about become the form's own fault, `root`,
+ * and are given back.
+ */
 export function showFaults<Field extends string>(
   faults: Record<string, string>,
   fields: object,
-  setError: (field: Field, error: { message: string }) => void,
+  setError: (field: Field | 'root', error: { message: string }) => void,
 ): string[] {
   const homeless: string[] = [];
   for (const [path, message] of Object.entries(faults)) {
@@ -25,6 +28,7 @@ export function showFaults<Field extends string>(
     if (field in fields) setError(field as Field, { message });
     else homeless.push(`${path} ${message}`);
   }
+  if (homeless.length > 0) setError('root', { message: homeless.join('; ') });
   return homeless;
 }
 

@@ -4,7 +4,7 @@ import { splitCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePromote, useSplit } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { Failure, newId } from '../common/api';
-import { faultsOf, showFaults } from '../common/check';
+import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 
@@ -36,7 +36,9 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         })}
       >
         <h3 className="text-lg">Split off</h3>
-        {split.error && <Trouble>{split.error.message}</Trouble>}
+        {(part.formState.errors.root ?? split.error) && (
+          <Trouble>{(part.formState.errors.root ?? split.error)?.message}</Trouble>
+        )}
         <Field label="How many" error={part.formState.errors.count?.message}>
           <input
             className="input"
@@ -69,10 +71,14 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       >
         <h3 className="text-lg">Promote one plant</h3>
         {promote.error && <Trouble>{promote.error.message}</Trouble>}
-        <Field label="Tag">
+        <Field label="Tag" error={faultsIn(promote.error).tag}>
           <input className="input" autoComplete="off" {...one.register('tag')} />
         </Field>
-        <Field label="Code" hint="it becomes a cohort of one, with the history so far">
+        <Field
+          label="Code"
+          hint="it becomes a cohort of one, with the history so far"
+          error={faultsIn(promote.error).newCode}
+        >
           <input className="input" autoComplete="off" {...one.register('newCode')} />
         </Field>
         <button className="btn btn-outline btn-tall" disabled={promote.isPending}>

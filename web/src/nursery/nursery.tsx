@@ -67,7 +67,7 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
   return (
     <Sheet title={place ? place.name : 'New place'} onClose={onClose}>
       <form className="grid gap-5" onSubmit={send} noValidate>
-        {error && <Trouble>{error.message}</Trouble>}
+        {(errors.root ?? error) && <Trouble>{(errors.root ?? error)?.message}</Trouble>}
         <Field label="Name" error={errors.name?.message}>
           <input className="input" autoComplete="off" {...form.register('name')} />
         </Field>
@@ -171,7 +171,7 @@ function SiteForm({ nursery }: { nursery: Data }) {
   });
   return (
     <form className="grid gap-5" onSubmit={send} noValidate>
-      {edit.error && <Trouble>{edit.error.message}</Trouble>}
+      {(errors.root ?? edit.error) && <Trouble>{(errors.root ?? edit.error)?.message}</Trouble>}
       <Field label="Name" error={errors.name?.message}>
         <input className="input" {...form.register('name')} />
       </Field>

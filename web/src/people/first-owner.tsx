@@ -43,7 +43,7 @@ export function FirstOwner() {
         Its climate decides every window, so it comes first. All of it can be changed later.
       </p>
       <form className="grid gap-5" onSubmit={send} noValidate>
-        {make.error && <Trouble>{make.error.message}</Trouble>}
+        {(errors.root ?? make.error) && <Trouble>{(errors.root ?? make.error)?.message}</Trouble>}
         <div className="grid gap-4 sm:grid-cols-3">
           <Field label="Nursery" error={errors.nursery?.message}>
             <input className="input" {...form.register('nursery')} />
