@@ -39,6 +39,7 @@ describe('propagation in the browser', () => {
     await page.getByLabel('that are').selectOption('showing');
     await page
       .getByText(/^Sow \d+$/)
+      .filter({ visible: true })
       .first()
       .waitFor();
     await page.getByRole('button', { name: 'Keep as a goal' }).click();

@@ -169,7 +169,7 @@ export function Shell() {
             </div>
             <DemoCalendar />
           </div>
-          {season ? <Ribbon season={season} /> : <div className="h-16" />}
+          {season ? <Ribbon season={season} /> : <div className="h-[59px] min-[592px]:h-20" />}
         </header>
         <main id="work" className="min-w-0 grow pb-24 lg:pb-10">
           <Outlet />

@@ -120,6 +120,6 @@ export function sentence(d: Difference, came: string, differs: readonly string[]
   const why =
     differs.length === 0
       ? 'It does not say why.'
-      : `It does not say why: ${differs.join(', ')} differed too.`;
+      : `It does not say why: ${[...differs.slice(0, -2), differs.slice(-2).join(' and ')].join(', ')} differed too.`;
   return `${rates} ${said} ${why}`;
 }

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import type { Lineage } from '@gonimos/contract/lineage';
 import type { LineageKind } from '@gonimos/core/lineage';
@@ -26,8 +27,18 @@ export function FamilyDrawing({ of, family }: { of: string; family: Lineage['fam
   const at = new Map(family.placed.map((p) => [p.node.id, p]));
   const width = x(family.generations - 1) + NODE.w + 6;
   const height = y(family.rows - 1) + NODE.h + 6;
+  const room = useRef<HTMLDivElement>(null);
+  const own = x(at.get(of)!.generation) + NODE.w / 2;
+  // on a narrow screen the cohort one came for is in sight, not its oldest forebear
+  useEffect(() => room.current?.scrollTo({ left: own - room.current.clientWidth / 2 }), [own]);
   return (
-    <div className="card-plain overflow-x-auto p-4" tabIndex={0} role="region" aria-label="Family, drawn">
+    <div
+      ref={room}
+      className="card-plain overflow-x-auto p-4"
+      tabIndex={0}
+      role="region"
+      aria-label="Family, drawn"
+    >
       <svg width={width} height={height} className="block">
         {family.edges.map((e) => {
           const [a, b] = [at.get(e.from)!, at.get(e.to)!];
