@@ -25,11 +25,16 @@ interface Hand {
 /** Cohorts by the parent they came from: privet over three generations. */
 const PARENT_OF = { 'OP-34': 'OP-28', 'OP-36': 'OP-34', 'HB-36': 'HB-05', 'HB-33': 'HB-05' };
 
+/** Cohorts of years before by the lot they were sown from. */
+const LOT_OF = { 'HB-36': 'Long hedge 35', 'FM-35': 'Roadside maple 34', 'FM-36': 'Hedge maple 35' };
+
 const LOTS = [
   ['Long hedge 35', 'carpinus-betulus', 'HB-05', 'autumn 2035', '2035-10-18', 320, 'moist in the fridge'],
   ['Long hedge 36', 'carpinus-betulus', 'HB-05', 'autumn 2036', '2036-10-20', 900, 'moist in the fridge'],
   ['Cornelian 36', 'cornus-mas', null, '2036-09-12', '2036-09-12', 240, 'moist in the fridge'],
   ['Jasmine berries 37', 'murraya-paniculata', null, '2037-01-28', '2037-01-28', 130, 'not stored'],
+  ['Roadside maple 34', 'acer-campestre', null, 'autumn 2034', '2034-10-07', 360, 'cool and dry'],
+  ['Hedge maple 35', 'acer-campestre', null, 'autumn 2035', '2035-10-02', 220, 'moist in the fridge'],
   ['Roadside maple 36', 'acer-campestre', null, 'autumn 2036', '2036-10-05', 500, 'cool and dry'],
 ] as const;
 
@@ -324,9 +329,10 @@ export async function propagate(trx: Trx, places: Map<string, string>, people: P
       .where({ code })
       .update({ parent_id: await h.idOf(parent) });
   const lots = await seed(h);
-  await trx('cohort')
-    .where({ code: 'HB-36' })
-    .update({ lot_id: lots.get('Long hedge 35')! });
+  for (const [code, lot] of Object.entries(LOT_OF))
+    await trx('cohort')
+      .where({ code })
+      .update({ lot_id: lots.get(lot)! });
   const goal = await goals(h);
   await sowings(h, lots, goal);
   await cuttings(h, goal);
