@@ -1,6 +1,6 @@
 /**
  * Everything that can be checked, on a fresh machine: installs what is missing, then format, lint,
- * types, arrows, unused code, the tests of core, contract and server with coverage, and the journeys
+ * types, arrows, unused code, the tests of core, contract, server and the interface’s words with coverage, and the journeys
  * in a real browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e.
  */
@@ -18,6 +18,7 @@ const CHECKS = [
   ['arrows', 'depcruise', ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'e2e']],
   ['unused code', 'knip', ['--no-config-hints']],
 ];
+const UNIT = ['core', 'contract', 'web'].map((part) => `${part}/test/**/*.test.ts`);
 const MEASURED = ['core/src', 'core/data', 'contract/src', 'server/src'];
 
 const tool = (name) => join(ROOT, 'node_modules/.bin', name);
@@ -74,7 +75,7 @@ await needChromium();
 if (wanted('checks')) await check();
 await withCluster(
   (env, folder) => {
-    if (wanted('unit')) mocha(['core/test/**/*.test.ts', 'server/test/*.test.ts'], env, folder, true);
+    if (wanted('unit')) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, true);
     if (wanted('e2e')) mocha(['e2e/*.test.ts'], env, folder, false);
   },
   { volatile: true },

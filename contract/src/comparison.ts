@@ -1,16 +1,12 @@
 import { COMPARED_BY, type ComparedBy, type Difference, type Rates } from '@gonimos/core/comparison';
 import { STAGES, type Stage } from '@gonimos/core/starts';
 import { object, string, type InferType } from 'yup';
-import { taxonId } from './fields.ts';
+import { noneOf, taxonId } from './fields.ts';
 
 export const askComparison = object({
   taxonId: taxonId(),
-  by: string<ComparedBy>()
-    .oneOf(COMPARED_BY, `is one of ${COMPARED_BY.join(', ')}`)
-    .required('is missing'),
-  stage: string<Stage>()
-    .oneOf(STAGES, `is one of ${STAGES.join(', ')}`)
-    .default('showing'),
+  by: string<ComparedBy>().oneOf(COMPARED_BY, noneOf(COMPARED_BY)).required('is missing'),
+  stage: string<Stage>().oneOf(STAGES, noneOf(STAGES)).default('showing'),
   method: string().default(''),
 });
 export type AskComparison = InferType<typeof askComparison>;

@@ -65,6 +65,9 @@ export const code = () =>
     .required('is missing')
     .matches(/^[A-Z0-9][A-Z0-9·.-]{1,15}$/, 'is 2 to 16 capitals, digits, dots or hyphens');
 
+/** What is wrong with a word that is none of those there are. */
+export const noneOf = (words: readonly string[]) => `is none of ${words.join(', ')}`;
+
 /** An object that refuses fields it does not know. */
 export const body = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().required();
 

@@ -1,7 +1,7 @@
 import type { Cut, DesignFault, LayerEvent, LayerFind, LayerState, Verdict } from '@gonimos/core/layers';
 import { LAYER_EVENTS, LAYER_FINDS } from '@gonimos/core/layers';
 import { array, boolean, string, type InferType } from 'yup';
-import { body, code, containerId, date, id, measure, name, text } from './fields.ts';
+import { body, code, containerId, date, id, measure, name, noneOf, text } from './fields.ts';
 
 const layer = () =>
   body({
@@ -34,18 +34,12 @@ export const askLayers = body({
 
 export const newLayerEvent = body({
   id: id(),
-  kind: string()
-    .oneOf(LAYER_EVENTS, `is one of ${LAYER_EVENTS.join(', ')}`)
-    .required('is missing'),
+  kind: string().oneOf(LAYER_EVENTS, noneOf(LAYER_EVENTS)).required('is missing'),
   on: date(),
   found: string<LayerFind>()
     .nullable()
     .default(null)
-    .test(
-      'found',
-      `is one of ${LAYER_FINDS.join(', ')}`,
-      (v) => v === null || LAYER_FINDS.some((f) => f === v),
-    ),
+    .test('found', noneOf(LAYER_FINDS), (v) => v === null || LAYER_FINDS.some((f) => f === v)),
   /** severed: into which pot, and where it stands */
   container: containerId().nullable().default(null),
   placeId: id().notRequired().nullable().default(null),

@@ -1,6 +1,6 @@
 import type { EntryType, StartUnit } from '@gonimos/core/ledger';
 import { string, type InferType } from 'yup';
-import { body, count, date, id, text } from './fields.ts';
+import { body, count, date, id, noneOf, text } from './fields.ts';
 
 /** Causes offered when plants or seed are lost; `other` wants a note. */
 export const CAUSES = [
@@ -44,9 +44,7 @@ export const BY_HAND = [
 
 export const newEntry = body({
   id: id(),
-  type: string()
-    .oneOf(BY_HAND, `is one of ${BY_HAND.join(', ')}`)
-    .required('is missing'),
+  type: string().oneOf(BY_HAND, noneOf(BY_HAND)).required('is missing'),
   on: date(),
   count: count().required('is missing'),
   cause: text(60).nullable().default(null),

@@ -2,7 +2,7 @@ import type { EmergenceCurve, AnimalRisk } from '@gonimos/core/seed';
 import type { Share } from '@gonimos/core/stats';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { string, type InferType } from 'yup';
-import { body, count, date, id, measure, name, taxonId, text, version } from './fields.ts';
+import { body, count, date, id, measure, name, noneOf, taxonId, text, version } from './fields.ts';
 
 export const STORAGE = ['cool and dry', 'cold and dry', 'moist in the fridge', 'warm', 'not stored'] as const;
 export const SEED_EVENTS = ['test', 'soaked', 'to warm', 'to cold', 'out', 'thrown away'] as const;
@@ -23,17 +23,13 @@ export const newSeedLot = body({
   /** cents for the lot */
   price: count(100_000_000).nullable().default(null),
   handling: text(500).default(''),
-  storage: string()
-    .oneOf(STORAGE, `is one of ${STORAGE.join(', ')}`)
-    .required('is missing'),
+  storage: string().oneOf(STORAGE, noneOf(STORAGE)).required('is missing'),
   note: text(1000).default(''),
 });
 
 export const newSeedEvent = body({
   id: id(),
-  kind: string()
-    .oneOf(SEED_EVENTS, `is one of ${SEED_EVENTS.join(', ')}`)
-    .required('is missing'),
+  kind: string().oneOf(SEED_EVENTS, noneOf(SEED_EVENTS)).required('is missing'),
   on: date(),
   /** a viability test: seeds tried, and sound ones among them */
   tested: count(10_000).min(1, 'is below 1').nullable().default(null),
@@ -44,9 +40,7 @@ export const newSeedEvent = body({
 
 export const newProtection = body({
   id: id(),
-  kind: string()
-    .oneOf(PROTECTIONS, `is one of ${PROTECTIONS.join(', ')}`)
-    .required('is missing'),
+  kind: string().oneOf(PROTECTIONS, noneOf(PROTECTIONS)).required('is missing'),
   /** room between soil and cover, mm */
   clearance: measure(0, 3000, 'mm').integer('is not a whole number').required('is missing'),
   from: date(),

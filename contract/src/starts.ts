@@ -2,7 +2,7 @@ import type { Choice, GoalState, StageEstimate, StartNumber, Stage } from '@goni
 import { STAGES } from '@gonimos/core/starts';
 import type { Phase } from '@gonimos/core/seed';
 import { string, type InferType } from 'yup';
-import { body, count, id, measure, programmeId, taxonId, text, version } from './fields.ts';
+import { body, count, id, measure, noneOf, programmeId, taxonId, text, version } from './fields.ts';
 
 const cost = () =>
   body({
@@ -17,9 +17,7 @@ const want = () => ({
   taxonId: taxonId(),
   programmeId: programmeId(),
   placeId: id(),
-  stage: string<Stage>()
-    .oneOf(STAGES, `is one of ${STAGES.join(', ')}`)
-    .required('is missing'),
+  stage: string<Stage>().oneOf(STAGES, noneOf(STAGES)).required('is missing'),
   wanted: count(2000).min(1, 'is below 1').required('is missing'),
   byYear: measure(1950, 2199, '').integer('is not a year').required('is missing'),
   confidence: measure(0.5, 0.99, '').required('is missing'),

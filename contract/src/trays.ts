@@ -1,11 +1,8 @@
 import { CELL_STATES, MOST_CELLS, type CellState } from '@gonimos/core/trays';
 import { array, string, type InferType } from 'yup';
-import { body, count, date, id, name, text } from './fields.ts';
+import { body, count, date, id, name, noneOf, text } from './fields.ts';
 
-const state = () =>
-  string<CellState>()
-    .oneOf(CELL_STATES, `is one of ${CELL_STATES.join(', ')}`)
-    .required('is missing');
+const state = () => string<CellState>().oneOf(CELL_STATES, noneOf(CELL_STATES)).required('is missing');
 
 export const newTray = body({
   id: id(),

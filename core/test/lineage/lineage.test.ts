@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { family, type LineageEdge } from '@gonimos/core/lineage';
 
 const node = (id: string, live = 10) => ({ id, code: id, live });
@@ -43,5 +44,74 @@ describe('lineage', () => {
     const merged = family('tree', nodes, [...edges, edge('layer', 'tree', 4, 4, 'merge')]);
     expect(merged.placed.filter((p) => p.node.id === 'tree').length).to.equal(1);
     expect(() => family('nobody', nodes, edges)).to.throw(RangeError);
+  });
+});
+
+describe('lineage of any nursery', () => {
+  const KINDS = ['seed', 'cutting', 'layer', 'split', 'merge', 'plant'] as const;
+  // parents are older than what comes of them; merges go anywhere, also back
+  const nursery = fc.integer({ min: 1, max: 18 }).chain((size) =>
+    fc.record({
+      size: fc.constant(size),
+      of: fc.integer({ min: 0, max: size - 1 }),
+      lines: fc.array(
+        fc.record({
+          a: fc.integer({ min: 0, max: size - 1 }),
+          b: fc.integer({ min: 0, max: size - 1 }),
+          kind: fc.constantFrom(...KINDS),
+          n: fc.integer({ min: 0, max: 200 }),
+          k: fc.integer({ min: 0, max: 200 }),
+        }),
+        { maxLength: 30 },
+      ),
+    }),
+  );
+
+  it('property: each is drawn once, on a spot of its own, after every parent drawn to it', () => {
+    fc.assert(
+      fc.property(nursery, ({ size, of, lines }) => {
+        const nodes = Array.from({ length: size }, (_, i) => node(`N${i}`));
+        const edges = lines
+          .filter((l) => l.a !== l.b)
+          .map((l) => {
+            const [from, to] = l.kind === 'merge' || l.a < l.b ? [l.a, l.b] : [l.b, l.a];
+            return edge(`N${from}`, `N${to}`, l.n, Math.min(l.k, l.n), l.kind);
+          });
+        const f = family(`N${of}`, nodes, edges);
+        const at = new Map(f.placed.map((p) => [p.node.id, p]));
+        expect(at.size).to.equal(f.placed.length);
+        expect(at.has(`N${of}`)).to.equal(true);
+        expect(new Set(f.placed.map((p) => `${p.generation} ${p.row}`)).size).to.equal(f.placed.length);
+        for (const e of f.edges) {
+          expect(at.get(e.to)!.generation).to.be.above(at.get(e.from)!.generation);
+          // of those started so many live: a share with its interval, or none where nothing was started
+          if (e.n === 0) expect(e.share).to.equal(null);
+          else expect(e.share!.value).to.be.within(e.share!.low - 1e-12, e.share!.high + 1e-12);
+        }
+        for (const p of f.placed) {
+          expect(p.generation).to.be.within(0, f.generations - 1);
+          expect(p.row).to.be.within(0, f.rows - 1);
+        }
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it('property: whoever of a family is asked for, the plants raised from one’s own are all there', () => {
+    fc.assert(
+      fc.property(nursery, ({ size, lines }) => {
+        const nodes = Array.from({ length: size }, (_, i) => node(`N${i}`));
+        // without merges the family is a plain descent, found here by walking it
+        const edges = lines
+          .filter((l) => l.a < l.b && l.kind !== 'merge')
+          .map((l) => edge(`N${l.a}`, `N${l.b}`, l.n, Math.min(l.k, l.n), l.kind));
+        const below = (id: string): Set<string> =>
+          new Set([id, ...edges.filter((e) => e.from === id).flatMap((e) => [...below(e.to)])]);
+        const oldest = nodes.find((n) => !edges.some((e) => e.to === n.id))!;
+        const drawn = new Set(family(oldest.id, nodes, edges).placed.map((p) => p.node.id));
+        for (const id of below(oldest.id)) expect(drawn.has(id), id).to.equal(true);
+      }),
+      { numRuns: 500 },
+    );
   });
 });
