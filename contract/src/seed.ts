@@ -73,6 +73,8 @@ export interface SeedLot {
   seeds: number;
   /** not sown, tested or thrown away yet */
   left: number;
+  /** sown, tested or thrown away beyond what was counted: the count was short */
+  over: number;
   price: number | null;
   handling: string;
   storage: string;

@@ -52,13 +52,6 @@ export async function checkCuttings(trx: Trx, c: CuttingCheck, person: Person): 
   const moves = operation(step.operation).asks.includes('container');
   const into = over && moves && t.rooted > 0 ? await containerOf(trx, c) : null;
 
-  if (t.dead > 0)
-    await insertEntries(trx, [
-      {
-        ...{ id: randomUUID(), cohortId: c.cohortId, type: 'lost', on: c.on, count: t.dead, cause: c.cause },
-        ...{ recordId: null, note: 'found at a check of cuttings', personId: person.id },
-      },
-    ]);
   if (parts) {
     const { place_id: placeId } = cohort;
     const off = {
@@ -84,6 +77,13 @@ export async function checkCuttings(trx: Trx, c: CuttingCheck, person: Person): 
     { ...NOTHING_BEFORE, container: into ? cohort.container : null, batches: c.batches },
     person.id,
   );
+  if (t.dead > 0)
+    await insertEntries(trx, [
+      {
+        ...{ id: randomUUID(), cohortId: c.cohortId, type: 'lost', on: c.on, count: t.dead, cause: c.cause },
+        ...{ recordId: c.id, note: 'found at a check of cuttings', personId: person.id },
+      },
+    ]);
   if (into) await pot(trx, c, t.rooted, into, person);
   let outcome = await outcomeOf(trx, c.cohortId, c.id, `‘${step.title}’ was recorded`);
   let potted = into ? t.rooted : 0;
@@ -92,7 +92,7 @@ export async function checkCuttings(trx: Trx, c: CuttingCheck, person: Person): 
     if (!next) throw wrongField('potNow', 'cannot be: no potting follows this check');
     const work = { id: randomUUID(), cohortId: c.cohortId, stepKey: next.key, on: c.on, done: t.rooted };
     outcome = {
-      ...(await recordWork(trx, workOn({ ...work, container: next.container }), person)),
+      ...(await recordWork(trx, workOn({ ...work, container: next.container }), person, c.id)),
       recordId: c.id,
     };
     potted = t.rooted;

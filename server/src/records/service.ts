@@ -13,7 +13,7 @@ import { stand } from '../cohorts/place.ts';
 import { offersFor } from '../starts/goals.ts';
 import { standingInTrays } from '../trays/store.ts';
 import { outcomeOf } from './outcome.ts';
-import { findRecord, insertPutOff, insertUndo, insertWork } from './store.ts';
+import { findRecord, followersOf, insertPutOff, insertUndo, insertWork, type StoredRecord } from './store.ts';
 
 interface LockedCohort {
   id: string;
@@ -86,8 +86,16 @@ async function seedOutside(trx: Trx, r: NewRecord, pending: number): Promise<voi
     throw wrongField('emerged', `is more than the ${outside} outside the trays: mark the cells instead`);
 }
 
-/** Records work on a step, or a look between steps, with everything that follows from it. */
-export async function recordWork(trx: Trx, r: NewRecord, person: Person | null): Promise<Outcome> {
+/**
+ * Records work on a step, or a look between steps, with everything that follows from it. `follows`: the record
+ * it is written with and taken back with.
+ */
+export async function recordWork(
+  trx: Trx,
+  r: NewRecord,
+  person: Person | null,
+  follows?: string,
+): Promise<Outcome> {
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
   if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
@@ -120,7 +128,7 @@ export async function recordWork(trx: Trx, r: NewRecord, person: Person | null):
     {
       container: r.container ? cohort.container : null,
       placeId: r.placeId ? cohort.place_id : null,
-      odds,
+      ...{ odds, follows },
       alive: looksForLife ? { alive: Math.max(0, cohort.live - lost), of: cohort.live } : null,
     },
     person?.id ?? null,
@@ -152,17 +160,13 @@ export async function putOff(trx: Trx, p: PutOffStep, person: Person): Promise<O
 
 const UNDO_MINUTES = 10;
 
-/** Undoes a record by reversal; a helper may undo what they have just recorded. */
-export async function undo(trx: Trx, id: string, recordId: string, person: Person): Promise<Outcome> {
-  const record = await findRecord(trx, recordId);
-  await lockCohort(trx, record.cohort_id);
-  const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
-  if (!mayDo(person, 'grower') && !(fresh && record.person_id === person.id))
-    throw new Refusal(403, 'Not for this role', 'A helper may undo only what they have just recorded.');
+/** Takes a record back, and before it what was written with it. */
+async function takeBack(trx: Trx, id: string, record: StoredRecord, person: Person): Promise<void> {
+  for (const f of await followersOf(trx, record.id)) await takeBack(trx, randomUUID(), f, person);
   await insertUndo(trx, id, record, todayAt(await readNursery(trx)), person.id);
   const standing = await trx('ledger_entry as l')
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
-    .where({ 'l.record_id': recordId })
+    .where({ 'l.record_id': record.id })
     .whereNull('r.id')
     .whereNot('l.type', 'reversed')
     .select('l.id', 'l.on_date', 'l.count');
@@ -175,15 +179,25 @@ export async function undo(trx: Trx, id: string, recordId: string, person: Perso
       on: e.on_date,
       count: e.count,
       reverses: e.id,
-      recordId,
+      recordId: record.id,
       personId: person.id,
     })),
   );
-  if (record.container_before)
-    await trx('cohort').where({ id: record.cohort_id }).update({ container: record.container_before });
-  if (record.place_before)
-    await trx('cohort').where({ id: record.cohort_id }).update({ place_id: record.place_before });
-  if (record.taxon_before)
-    await trx('cohort').where({ id: record.cohort_id }).update({ taxon_id: record.taxon_before });
+  const was = {
+    ...(record.container_before ? { container: record.container_before } : {}),
+    ...(record.place_before ? { place_id: record.place_before } : {}),
+    ...(record.taxon_before ? { taxon_id: record.taxon_before } : {}),
+  };
+  if (Object.keys(was).length > 0) await trx('cohort').where({ id: record.cohort_id }).update(was);
+}
+
+/** Undoes a record by reversal; a helper may undo what they have just recorded. */
+export async function undo(trx: Trx, id: string, recordId: string, person: Person): Promise<Outcome> {
+  const record = await findRecord(trx, recordId);
+  await lockCohort(trx, record.cohort_id);
+  const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
+  if (!mayDo(person, 'grower') && !(fresh && record.person_id === person.id))
+    throw new Refusal(403, 'Not for this role', 'A helper may undo only what they have just recorded.');
+  await takeBack(trx, id, record, person);
   return outcomeOf(trx, record.cohort_id, id, 'a record was undone');
 }

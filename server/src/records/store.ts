@@ -36,6 +36,8 @@ export interface Before {
   batches?: CheckedBatch[];
   /** written by the marks of a tray, not by hand */
   fromCells?: boolean;
+  /** written with another record, and taken back with it */
+  follows?: string;
 }
 export const NOTHING_BEFORE: Before = { container: null, placeId: null, odds: null, alive: null };
 
@@ -64,7 +66,8 @@ export const insertWork = (
     rooted: r.rooted,
     again: r.again,
     batches: before.batches ? JSON.stringify(before.batches) : null,
-    ...{ from_cells: before.fromCells ?? false, vigour: r.vigour, minutes: r.minutes },
+    ...{ from_cells: before.fromCells ?? false, follows: before.follows ?? null },
+    ...{ vigour: r.vigour, minutes: r.minutes },
     note: r.note,
     next_time: r.nextTime,
     person_id: personId,
@@ -98,6 +101,13 @@ export const insertUndo = (
     on_date: today,
     person_id: personId,
   });
+
+/** What was written with a record and still stands. */
+export const followersOf = (sql: Sql, id: string): Promise<StoredRecord[]> =>
+  sql<StoredRecord>('record as f')
+    .whereRaw('f.follows = ?', [id])
+    .whereNotExists(sql('record as u').whereRaw('u.undoes = f.id'))
+    .select('f.*');
 
 /** Everything recorded of a cohort, newest first. */
 export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>

@@ -78,11 +78,12 @@ export async function readLots(sql: Sql): Promise<SeedLot[]> {
     }));
     const test = own.findLast((e) => e.kind === 'test');
     const gone = own.reduce((n, e) => n + (e.tested ?? (e.kind === 'thrown away' ? (e.seeds ?? 0) : 0)), 0);
+    const rest = l.seeds - gone - used.reduce((n, s) => n + s.count, 0);
     const next = sowing.get(l.taxonId) ?? null;
     const treated = underTreatment(own, l.taxonId, next?.closes ?? []);
     return {
       ...l,
-      left: Math.max(0, l.seeds - gone - used.reduce((n, s) => n + s.count, 0)),
+      ...{ left: Math.max(0, rest), over: Math.max(0, -rest) },
       events: own,
       viability: test ? { ...wilson(test.sound!, test.tested!)!, on: test.on } : null,
       sown: used,

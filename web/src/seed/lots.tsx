@@ -48,7 +48,9 @@ function Lot({ lot, today, onEvent }: { lot: SeedLot; today: string; onEvent: ()
           , {saidDate(lot.harvested, today)}
         </p>
         <p className="mt-1">
-          <strong>{lot.left}</strong> of {lot.seeds} left, {lot.storage}
+          <strong>{lot.left}</strong> of {lot.seeds} left
+          {lot.over > 0 && <strong className="text-accent"> ({lot.over} more used than were counted)</strong>}
+          , {lot.storage}
         </p>
         {lot.viability && (
           <p>

@@ -193,6 +193,8 @@ export async function up(knex: Knex): Promise<void> {
       ADD again text,
       -- what each tray showed at a check
       ADD batches jsonb,
+      -- written with another record, and taken back with it
+      ADD follows uuid REFERENCES record,
       -- emergence counted by the cells of trays, and taken back by them
       ADD from_cells boolean NOT NULL DEFAULT false;
 
