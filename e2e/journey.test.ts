@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { PHONE } from './browser.ts';
 import { here } from './here.ts';
+import { sheet } from './page.ts';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
 
@@ -12,7 +13,6 @@ const PLAIN = /^Record (?!Count|Cutting)/;
 describe('journeys in the browser', () => {
   const at = here();
 
-  const sheet = (page: Page) => page.getByRole('dialog');
   const stepOf = (page: Page, title: string) => page.getByRole('listitem').filter({ hasText: title }).first();
 
   it('a seed cohort from sowing to cells: planned, recorded, moved, reversed, kept', async () => {

@@ -1,17 +1,12 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import type { CohortRow } from '@gonimos/contract/cohorts';
 import type { EntryRow } from '@gonimos/contract/ledger';
 import type { Trays } from '@gonimos/contract/trays';
 import { here } from './here.ts';
+import { ask, find, sheet } from './page.ts';
 
 describe('propagation in the browser', () => {
   const at = here();
-  const sheet = (page: Page) => page.getByRole('dialog');
-  const ask = <T>(page: Page, path: string): Promise<T> =>
-    page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as Promise<T>, path);
-  const find = async (page: Page, code: string) =>
-    (await ask<CohortRow[]>(page, '/cohorts')).find((c) => c.code === code)!;
   const centre = async (page: Page, cell: number) => {
     const box = (await page.locator(`[data-cell="${cell}"]`).first().boundingBox())!;
     return [box.x + box.width / 2, box.y + box.height / 2] as const;

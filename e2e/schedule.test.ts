@@ -2,10 +2,10 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import type { Page } from 'playwright-core';
 import { here } from './here.ts';
+import { sheet } from './page.ts';
 
 describe('the plan bends in the browser', () => {
   const at = here();
-  const sheet = (page: Page) => page.getByRole('dialog');
   const cohort = async (page: Page, code: string) => {
     await page.goto('/cohorts');
     await page.getByRole('link', { name: code }).click();

@@ -2,13 +2,7 @@ import { expect } from 'chai';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import type { Problem } from '@gonimos/contract/problem';
 import type { Trays } from '@gonimos/contract/trays';
-import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
-
-/** What may be written to by propagation. */
-const TABLES = [
-  ...['cohort', 'ledger_entry', 'record', 'plant', 'start_goal', 'seed_lot', 'seed_event', 'tray'],
-  ...['tray_mark', 'tray_cell', 'tray_cell_entry', 'protection', 'layer', 'layer_event', 'tally', 'identity'],
-];
+import { bench, id, PROPAGATION_TABLES, seedCohort, type Bench, type Visitor } from './harness.ts';
 
 describe('bad input to propagation', () => {
   let b: Bench;
@@ -22,7 +16,7 @@ describe('bad input to propagation', () => {
   after(() => b.close());
 
   const contents = async () =>
-    Promise.all(TABLES.map(async (t) => `${t} ${(await b.db(t).count('* as n').first())!.n}`));
+    Promise.all(PROPAGATION_TABLES.map(async (t) => `${t} ${(await b.db(t).count('* as n').first())!.n}`));
 
   it('sixty malformed requests: each a 4xx that names field and reason, nothing written', async () => {
     const before = await contents();

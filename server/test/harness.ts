@@ -8,6 +8,12 @@ import { loadDemo } from '../src/demo/nursery.ts';
 import { buildApp } from '../src/http/app.ts';
 
 export const id = randomUUID;
+
+/** Everything propagation writes to. */
+export const PROPAGATION_TABLES = [
+  ...['cohort', 'ledger_entry', 'record', 'plant', 'start_goal', 'seed_lot', 'seed_event', 'tray'],
+  ...['tray_mark', 'tray_cell', 'tray_cell_entry', 'protection', 'layer', 'layer_event', 'tally', 'identity'],
+];
 const SECRET = 'a secret of more than thirty-two letters for tests';
 
 /** Address of the throwaway cluster that the test command starts. */

@@ -6,13 +6,16 @@ import type { Problem } from '@gonimos/contract/problem';
 import type { RecordRow } from '@gonimos/contract/records';
 import type { SeedLot } from '@gonimos/contract/seed';
 import type { Trays } from '@gonimos/contract/trays';
-import { bench, id, must, seedCohort, workshop, type Bench, type Visitor } from './harness.ts';
-
-/** Everything propagation writes to. */
-const TABLES = [
-  ...['cohort', 'ledger_entry', 'record', 'plant', 'start_goal', 'seed_lot', 'seed_event', 'tray'],
-  ...['tray_mark', 'tray_cell', 'tray_cell_entry', 'protection', 'layer', 'layer_event', 'tally', 'identity'],
-];
+import {
+  bench,
+  id,
+  must,
+  PROPAGATION_TABLES,
+  seedCohort,
+  workshop,
+  type Bench,
+  type Visitor,
+} from './harness.ts';
 
 describe('propagation, sent twice and at once', () => {
   let b: Bench;
@@ -27,7 +30,7 @@ describe('propagation, sent twice and at once', () => {
 
   const rows = async () => {
     const n: Record<string, number> = {};
-    for (const t of TABLES) n[t] = Number((await b.db(t).count('* as n').first())!.n);
+    for (const t of PROPAGATION_TABLES) n[t] = Number((await b.db(t).count('* as n').first())!.n);
     return n;
   };
   const live = async (...ids: string[]) => {
@@ -76,7 +79,9 @@ describe('propagation, sent twice and at once', () => {
       ...[409, 'This id was used before for something else.'],
     ]);
     expect(await rows(), `${url} once`).to.deep.equal(written);
-    return Object.fromEntries(TABLES.map((t) => [t, written[t] - before[t]]).filter(([, n]) => n !== 0));
+    return Object.fromEntries(
+      PROPAGATION_TABLES.map((t) => [t, written[t] - before[t]]).filter(([, n]) => n !== 0),
+    );
   };
 
   it('every write of propagation is made once, however often it is sent', async () => {

@@ -14,9 +14,10 @@ export function GatherSheet({ cohort, onClose }: { cohort: Cohort; onClose: () =
     (r) => r.taxonId === cohort.taxonId && r.id !== cohort.id && r.live > 0,
   );
   const into = useSheetForm({
-    first: { intoId: others[0]?.id ?? '', count: '', note: '' },
+    first: { intoId: '', count: '', note: '' },
     schema: mergeCohort,
-    payload: (x, id) => ({ ...x, id, count: typed(x.count) }),
+    // the first of the list until another is chosen: the list may come after the sheet
+    payload: (x, id) => ({ ...x, id, intoId: x.intoId || (others[0]?.id ?? ''), count: typed(x.count) }),
     write: merge,
     done: onClose,
   });
