@@ -168,6 +168,26 @@ describe('journeys in the browser', () => {
     await sheet(page).getByText('Recorded.').waitFor();
   }).timeout(60_000);
 
+  it('signed out meanwhile: the next page asks who is there, and then is the page that was asked for', async () => {
+    const { page, context } = await at.enter('Grower');
+    // as when the session has run out, or the owner has changed the role
+    await context.clearCookies();
+    await page.getByRole('link', { name: 'Nursery' }).first().click();
+    await page.getByRole('button', { name: /^Helper/ }).waitFor();
+    expect(new URL(page.url()).pathname).to.equal('/nursery');
+    await page.getByRole('button', { name: /^Helper/ }).click();
+    await page.getByRole('heading', { name: 'Places' }).waitFor();
+    await page.getByText('Alma').first().waitFor();
+    // nobody is thrown out again by an answer that comes late: five quick entries stay
+    for (let i = 0; i < 5; i++) {
+      await context.clearCookies();
+      await page.goto('/');
+      await page.getByRole('button', { name: /^Grower/ }).click();
+      await page.getByRole('navigation', { name: 'Places' }).first().waitFor();
+      expect(await page.evaluate(async () => (await fetch('/api/cohorts')).status)).to.equal(200);
+    }
+  }).timeout(60_000);
+
   it('cohorts from a file: faults shown, good lines entered', async () => {
     const { page } = await at.enter('Grower');
     await page.goto('/cohorts/import');
