@@ -1,6 +1,7 @@
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import { expect } from 'chai';
 import { randomUUID } from 'node:crypto';
+import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Role } from '@gonimos/contract/people';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
@@ -151,17 +152,20 @@ export async function workshop(b: Bench) {
   // shelves are full but where a test says otherwise
   await b.db('container_stock').update({ counted: 100_000 });
   const course = (cohortId: string) => v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
+  const enter = async (more: Record<string, unknown>, count = 120) => {
+    const c = await seedCohort(v, count, more);
+    await must(v.post('/cohorts', c));
+    return c;
+  };
   return {
-    ...{ v, owner, course },
+    ...{ v, owner, course, enter },
+    cohort: (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`),
     placeId: (name: string) => places.find((p) => p.name === name)!.id,
     step: async (cohortId: string, key: string) => (await course(cohortId)).steps.find((s) => s.key === key)!,
     /** Stock that stands before its first root correction, open this spring. */
     ready: async (more: Record<string, unknown> = {}) => {
       const standing = { standsAt: 'correct', started: 'spring 2035', container: 'cell-60' };
-      const c = await seedCohort(v, 30, { ...standing, ...more });
-      const r = await v.post('/cohorts', c);
-      if (r.statusCode !== 200) throw new Error(r.body);
-      return c;
+      return enter({ ...standing, ...more }, 30);
     },
   };
 }

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Cohort, CohortRow } from '@gonimos/contract/cohorts';
+import type { CohortRow } from '@gonimos/contract/cohorts';
 import type { Comparison } from '@gonimos/contract/comparison';
 import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
 import type { Lineage } from '@gonimos/contract/lineage';
@@ -26,12 +26,8 @@ describe('propagation', () => {
   });
   after(() => b.close());
 
-  const cohort = (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`);
-  const enter = async (more: Record<string, unknown>, count = 120) => {
-    const c = await seedCohort(v, count, more);
-    await must(v.post('/cohorts', c));
-    return c;
-  };
+  const cohort: typeof w.cohort = (...a) => w.cohort(...a);
+  const enter: typeof w.enter = (...a) => w.enter(...a);
 
   describe('air layers', () => {
     const parent = async () => {

@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CheckOutcome } from '@gonimos/contract/cuttings';
 import type { EntryRow } from '@gonimos/contract/ledger';
 import type { RecordRow } from '@gonimos/contract/records';
@@ -10,7 +9,7 @@ import { addDays, daysBetween } from '@gonimos/core/calendar';
 import { fold } from '@gonimos/core/ledger';
 import { cellCounts, type CellState } from '@gonimos/core/trays';
 import { readEntries } from '../src/ledger/store.ts';
-import { bench, id, must, refusal, seedCohort, workshop, type Bench, type Visitor } from './harness.ts';
+import { bench, id, must, refusal, workshop, type Bench, type Visitor } from './harness.ts';
 
 describe('trays and checks', () => {
   let b: Bench;
@@ -23,12 +22,8 @@ describe('trays and checks', () => {
   });
   after(() => b.close());
 
-  const cohort = (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`);
-  const enter = async (more: Record<string, unknown>, count = 120) => {
-    const c = await seedCohort(v, count, more);
-    await must(v.post('/cohorts', c));
-    return c;
-  };
+  const cohort: typeof w.cohort = (...a) => w.cohort(...a);
+  const enter: typeof w.enter = (...a) => w.enter(...a);
 
   describe('trays', () => {
     const sown = async (count = 105) => {

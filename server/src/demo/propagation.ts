@@ -13,6 +13,7 @@ import { insertLot, insertProtection, insertSeedEvent } from '../seed/store.ts';
 import { insertGoal } from '../starts/goals.ts';
 import { addTray, markCells } from '../trays/service.ts';
 import type { DemoPlace } from './cohorts.ts';
+import { pastTrays } from './past-trays.ts';
 
 interface Hand {
   trx: Trx;
@@ -259,62 +260,6 @@ async function layers(h: Hand): Promise<void> {
   });
 }
 
-/** Cells of sowings counted long ago: the trays are drawn from what their ledger tells. */
-async function pastTrays(h: Hand, code: string, count: number): Promise<void> {
-  const cohortId = await h.idOf(code);
-  const rng = random(seedFrom(`trays of ${code}`));
-  const told: { id: string; type: string; count: number }[] = await h
-    .trx('ledger_entry')
-    .where({ cohort_id: cohortId })
-    .whereIn('type', ['emerged', 'lost_before_emergence'])
-    .orderBy('seq')
-    .select('id', 'type', 'count');
-  const { started: sown } = await h
-    .trx('ledger_entry')
-    .where({ cohort_id: cohortId, type: 'started' })
-    .first({ started: 'count' });
-  const pool = told.map((e) => ({
-    entry: e.id,
-    state: e.type === 'emerged' ? 'potted' : 'eaten',
-    left: e.count,
-  }));
-  const rest = sown - told.reduce((n, e) => n + e.count, 0);
-  const kinds: { entry: string | null; state: string; left: number }[] = [
-    ...pool,
-    { entry: null, state: 'sown', left: rest },
-  ];
-  /** Trays differ: what a cell holds is drawn from what is left, by the luck of its tray. */
-  const draw = (luck: number) => {
-    const weights = kinds.map((k) => k.left * (k.state === 'potted' ? luck : (2 - luck) ** 2));
-    let at = rng.next() * weights.reduce((n, w) => n + w, 0);
-    const kind =
-      kinds[
-        Math.max(
-          0,
-          weights.findIndex((w) => (at -= w) < 0),
-        )
-      ];
-    kind.left--;
-    return kind;
-  };
-  const columns = 12;
-  for (const n of range(0, count)) {
-    const luck = 0.82 + 0.36 * rng.next();
-    const size = Math.floor((sown * (n + 1)) / count) - Math.floor((sown * n) / count);
-    const cells = range(0, size).map(() => draw(luck));
-    const id = randomUUID();
-    const rows = Math.ceil(size / columns);
-    await h.trx('tray').insert({ id, cohort_id: cohortId, name: String.fromCharCode(65 + n), rows, columns });
-    await h
-      .trx('tray_cell')
-      .insert(
-        range(0, rows * columns).map((cell) => ({ tray_id: id, cell, state: cells[cell]?.state ?? 'empty' })),
-      );
-    const links = cells.flatMap((c, cell) => (c.entry ? [{ tray_id: id, cell, entry_id: c.entry }] : []));
-    if (links.length > 0) await h.trx('tray_cell_entry').insert(links);
-  }
-}
-
 /** What Tessary Bank propagates, written by the services a grower's requests reach; past trays follow their ledgers. */
 export async function propagate(trx: Trx, places: Map<string, string>, people: Person[]): Promise<void> {
   const h: Hand = {
@@ -341,7 +286,7 @@ export async function propagate(trx: Trx, places: Map<string, string>, people: P
     ['FM-35', 5],
     ['FM-36', 4],
   ] as const)
-    await pastTrays(h, code, trays);
+    await pastTrays(trx, await h.idOf(code), code, trays);
   const tagged = { id: randomUUID(), newId: randomUUID(), newCode: 'OP-36-07', tag: 'OP-36·07' };
   await promote(
     trx,
