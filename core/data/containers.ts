@@ -17,6 +17,7 @@ export const CONTAINER_ROWS: Row[] = [
   ['cell-105', 'air-pruning cell 4 cm, deep (105)', 'air-pruning', 40, 28, 120],
   ['cell-60', 'air-pruning cell 5 cm (60)', 'air-pruning', 50, 38, 120],
   ['pot-9', 'square pot 9 cm', 'smooth', [85, 85], [65, 65], 90],
+  ['air-pot-1', 'air-pruning pot 1 L', 'air-pruning', 125, 105, 120],
   ['pot-13', 'pot 13 cm', 'smooth', 128, 96, 115],
   ['pot-17', 'pot 17 cm', 'smooth', 168, 130, 150],
   ['grooved-3', 'grooved root pot 3 L', 'grooved', 180, 140, 150],
@@ -28,4 +29,11 @@ export const CONTAINER_ROWS: Row[] = [
   ['training-22', 'training pot 22 cm, shallow', 'smooth', 220, 190, 80],
   ['show-14', 'show pot 14 cm', 'smooth', [140, 100], [130, 90], 40],
   ['ground', 'open ground', 'ground', [600, 600], [600, 600], 400],
+];
+
+/** Pots of one make from small to large: a snug school takes the next smaller, a small one two. */
+export const SIZES: readonly (readonly string[])[] = [
+  ['pot-9', 'pot-13', 'pot-17'],
+  ['basket-18', 'basket-25', 'basket-32'],
+  ['show-14', 'training-22'],
 ];

@@ -2,30 +2,24 @@ import type { Stage } from '../src/starts/stages.ts';
 import { cp, type Param } from '../src/params/index.ts';
 import type { GrowthGroup } from './growth-groups.ts';
 
+/** Kinds of cutting that root by the wood they are made of. */
+export type CuttingWood = 'softwood' | 'semi-ripe' | 'hardwood' | 'root' | 'water';
 /** How plants begin, as far as their survival differs. */
-export type Beginning =
-  'seed' | 'softwood' | 'semi-ripe' | 'hardwood' | 'root' | 'water' | 'offshoot' | 'layer' | 'grown';
+export type Beginning = 'seed' | CuttingWood | 'offshoot' | 'layer' | 'grown';
 
 const share = (value: number) => cp(value, 'share');
 
-/** Share of what was started that shows: seed up, cuttings rooted, layers severed. Common practice, no source. */
-export const SHOWING: Record<Beginning, Param> = {
+/** Share of what was started that shows: seed up, offshoots taken hold. Cuttings and layers go by the kind. */
+export const SHOWING: Record<Exclude<Beginning, CuttingWood | 'layer'>, Param> = {
   seed: share(0.6),
-  softwood: share(0.7),
-  'semi-ripe': share(0.68),
-  hardwood: share(0.6),
-  root: share(0.6),
-  water: share(0.8),
   offshoot: share(0.88),
-  layer: share(0.85),
   grown: share(0.97),
 };
-/** Kinds that show more or less often than the table says. Common practice, no source. */
-export const SHOWING_BY_GROUP: Partial<Record<GrowthGroup, Partial<Record<Beginning, Param>>>> = {
-  pine: { seed: share(0.7), 'semi-ripe': share(0.15) },
-  'oak-like': { seed: share(0.7), 'semi-ripe': share(0.2) },
-  'juniper-cypress': { seed: share(0.35), 'semi-ripe': share(0.55) },
-  'sensitive-shrub': { 'semi-ripe': share(0.72) },
+/** Seed that shows more or less often than the table says. Common practice, no source. */
+export const SEED_BY_GROUP: Partial<Record<GrowthGroup, Param>> = {
+  pine: share(0.7),
+  'oak-like': share(0.7),
+  'juniper-cypress': share(0.35),
 };
 /** Share of the plants at one stage that reach the next, culls counted as losses. Common practice, no source. */
 export const GOING_ON: Record<Exclude<Stage, 'showing'>, Param> = {

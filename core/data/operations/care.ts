@@ -1,11 +1,11 @@
-import { growth, lag, outdoors, season } from './windows.ts';
+import { growth, lag, outdoors, season, swelling, warm } from './windows.ts';
 import { row } from './row.ts';
 
 /** Aftercare, protection and looks between the big steps. */
 export const CARE = [
   row('survival-look', 'Two-week look', 'care', { any: lag(12, 24) }, 0.2, [], { asks: ['alive'] }),
   row('first-feed', 'First feed after root work', 'care', { any: lag(28, 56) }, 0.2, ['scoop'], {
-    schoolWindows: { question: 'feed', options: { 'at-once': lag(0, 14) } },
+    schoolWindows: { question: 'feed', options: { 'at-once': { any: lag(0, 14), warm: lag(0, 14) } } },
     apart: { from: ['lift', 'root-work', 'root-correct', 'training-pot'], days: 0 },
     caution: 'Feed: follow the label and local rules.',
   }),
@@ -14,13 +14,49 @@ export const CARE = [
     aftercare: [{ operation: 'shade-off' }],
   }),
   row('shade-off', 'Shade off', 'care', { any: growth(0.15, 21) }, 0.1, []),
-  row('wedges-out', 'Wedges and ties out', 'care', { any: lag(21, 35) }, 0.3, ['wire cutters']),
-  row('tie-off', 'Tie-downs off before they bite', 'care', { any: growth(0.8, 60) }, 1, ['wire cutters']),
-  row('moss-off', 'Moss off', 'care', { any: growth(0.5, 40) }, 0.3, []),
-  row('guard-on', 'Guard against animals on', 'care', { any: lag(0, 7) }, 0.2, ['mesh cover'], {
+  row('wedges-out', 'Wedges out', 'care', { any: lag(21, 28) }, 0.3, []),
+  row(
+    'tie-check',
+    'Tie-downs: bite check; they stay until the next opening',
+    'care',
+    { any: swelling('base', 0.12, 30) },
+    0.5,
+    ['wire cutters'],
+  ),
+  row(
+    'frost-shelter',
+    'Into frost-free shelter until the buds move',
+    'care',
+    { any: lag(0, 2) },
+    0.5,
+    ['trolley'],
+    { caution: 'Heavy pots: two people or a trolley.' },
+  ),
+  row('moss-off', 'Moss off, new growth shows', 'care', { any: growth(0.12, 35) }, 0.3, []),
+  row('guard-on', 'Cover on: mesh or guard', 'care', { any: lag(0, 7) }, 0.2, ['mesh cover'], {
     aftercare: [{ operation: 'guard-off' }],
   }),
-  row('guard-off', 'Guard off', 'care', { any: growth(0.7, 60) }, 0.2, []),
+  row('guard-off', 'Cover off', 'care', { any: growth(0.7, 60) }, 0.2, []),
+  row('repellent', 'Repellent on against browsing', 'care', { any: lag(0, 14) }, 0.1, ['sprayer'], {
+    aftercare: [{ operation: 'repellent-again' }],
+    caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
+  }),
+  row('repellent-again', 'Repellent renewed, it has worn off', 'care', { any: lag(42, 63) }, 0.1, ['sprayer'], {
+    caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
+  }),
+  row('stake', 'Stake or prop against the wind', 'care', { any: lag(0, 7) }, 2, ['stake', 'soft tie'], {
+    aftercare: [{ operation: 'stake-off' }],
+  }),
+  row('stake-off', 'Stake and props away, it stands alone', 'care', { any: growth(1, 60) }, 0.5, []),
+  row(
+    'moss-pocket',
+    'Moss pocket on the bare side',
+    'care',
+    { any: season(['bud-break', 10], ['flush-hard', 20]), warm: warm(0, 75) },
+    6,
+    ['moss', 'knife', 'dark film'],
+    { wounds: true, aftercare: [{ operation: 'root-check' }] },
+  ),
   row(
     'bring-in',
     'Bring in before frost',
@@ -68,7 +104,7 @@ export const CARE = [
   ),
   row(
     'winter-cover',
-    'Winter cover on',
+    'Heel in or cover the pots before deep cold',
     'care',
     { any: season(['leaf-fall-done', 0], ['leaf-fall-done', 30]) },
     0.3,
@@ -80,8 +116,7 @@ export const CARE = [
     'care',
     {
       any: season(['bud-break', 20], ['flush-hard', 30]),
-      'tropical-broadleaf': season(['warm-season', 10], ['warm-season', 90]),
-      'swollen-base': season(['warm-season', 10], ['warm-season', 90]),
+      warm: warm(10, 60),
     },
     0.2,
     ['scoop'],

@@ -1,5 +1,5 @@
-import { AFTER_ROOTS, row } from './row.ts';
-import { SAW, lag, season } from './windows.ts';
+import { AFTER_ROOTS, HOLDING, row } from './row.ts';
+import { BEFORE_BUDS, SAW, lag, season, warm } from './windows.ts';
 
 /** Work in the ground row: planting out, undercutting, lifting. */
 export const GROUND = [
@@ -7,7 +7,7 @@ export const GROUND = [
     'undercut',
     'Undercut in the row',
     'roots',
-    { any: season(['leaf-fall-done', 0], ['bud-swell', -20]) },
+    { any: season(['leaf-fall-done', 0], ['bud-swell', -20]), warm: warm(0, 60) },
     3,
     ['spade'],
     {
@@ -20,7 +20,7 @@ export const GROUND = [
     'plant-out',
     'Plant into the ground row',
     'container',
-    { any: season(['bud-swell', -21], ['bud-break', 0]) },
+    { any: season(['bud-swell', -21], ['bud-break', 0]), warm: warm(0, 75) },
     6,
     ['spade', 'tile'],
     {
@@ -31,14 +31,18 @@ export const GROUND = [
       moves: true,
       asks: ['container'],
       caution: 'Spade work: straight back, steel caps; know where cables and drains run before digging.',
-      aftercare: [{ operation: 'guard-on', window: lag(0, 7) }, { operation: 'survival-look' }],
+      aftercare: [
+        { operation: 'guard-on', window: lag(0, 7) },
+        { operation: 'repellent' },
+        { operation: 'survival-look' },
+      ],
     },
   ),
   row(
     'lift',
     'Lift from the ground',
     'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
+    BEFORE_BUDS,
     25,
     ['spade', 'saw', 'root shears'],
     {
@@ -50,14 +54,38 @@ export const GROUND = [
       moves: true,
       asks: ['container', 'sizes'],
       caution: `Big balls: two people or a lift. ${SAW}`,
+      wounds: true,
+      fills: 'fresh',
       aftercare: AFTER_ROOTS,
+    },
+  ),
+  row('tile-look', 'Lift and look: roots over the tile', 'roots', BEFORE_BUDS, 8, ['spade', 'root shears'], {
+    loss: [0.15, 0],
+    rest: 0.5,
+    guard: -5,
+    asks: ['sizes'],
+    caution: SAW,
+  }),
+  row(
+    'top-reduce',
+    'Reduce the top before lifting',
+    'top',
+    { any: season(['midwinter', 10], ['bud-swell', 0]), warm: warm(0, 75) },
+    8,
+    ['saw', 'secateurs', 'seal'],
+    {
+      loss: [0, 0.3],
+      rest: 0.3,
+      oldWood: true,
+      wounds: true,
+      caution: SAW,
     },
   ),
   row(
     'lift-replant',
     'Lift, correct roots, replant in the row',
     'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
+    BEFORE_BUDS,
     18,
     ['spade', 'root shears', 'tile'],
     {
@@ -75,7 +103,7 @@ export const GROUND = [
     'sale-lift',
     'Lift for bare-root sale',
     'roots',
-    { any: season(['leaf-fall-done', 10], ['bud-swell', -28]) },
+    { any: season(['leaf-fall-done', 10], ['bud-swell', -28]), warm: warm(0, 60) },
     6,
     ['spade', 'labels'],
     {
@@ -90,7 +118,7 @@ export const GROUND = [
     'collect',
     'Lift a garden plant: reduce, circle, undercut',
     'roots',
-    { any: season(['bud-swell', -28], ['bud-break', -5]) },
+    BEFORE_BUDS,
     60,
     ['spade', 'saw', 'burlap'],
     {
@@ -99,10 +127,15 @@ export const GROUND = [
       crew: 2,
       skilled: true,
       asks: ['container', 'sizes'],
+      oldWood: true,
+      wounds: true,
+      fills: 'fresh',
       caution: `Permission first. Big balls: two people or a lift. ${SAW}`,
       aftercare: [
+        { operation: 'stake', window: lag(0, 2) },
         { operation: 'shade', window: lag(0, 2) },
         { operation: 'survival-look' },
+        ...HOLDING,
         { operation: 'root-check' },
       ],
     },
@@ -111,7 +144,7 @@ export const GROUND = [
     'escape-cut',
     'Cut the roots that escaped into the ground',
     'roots',
-    { any: season(['leaf-fall-done', 0], ['bud-swell', -14]) },
+    { any: season(['leaf-fall-done', 0], ['bud-swell', -14]), warm: warm(0, 60) },
     4,
     ['spade', 'root shears'],
     {

@@ -1,8 +1,27 @@
 import type { Operation } from '../../src/operations/index.ts';
 import { cp } from '../../src/params/index.ts';
-import { lag } from './windows.ts';
+import { growth, lag, swelling } from './windows.ts';
 
-interface More {
+interface More extends Partial<
+  Pick<
+    Operation,
+    | 'schoolWindows'
+    | 'seedWindows'
+    | 'wantsLight'
+    | 'moves'
+    | 'exposes'
+    | 'budsDecide'
+    | 'asks'
+    | 'caution'
+    | 'aftercare'
+    | 'oldWood'
+    | 'whole'
+    | 'sameSitting'
+    | 'wounds'
+    | 'fills'
+    | 'binds'
+  >
+> {
   /** share of root and of top taken */
   loss?: [root: number, top: number];
   /** growing seasons before the next work of the lane */
@@ -11,16 +30,8 @@ interface More {
   /** coldest night borne in the three nights after, °C */
   guard?: number;
   apart?: { from: readonly string[]; days: number };
-  schoolWindows?: Operation['schoolWindows'];
   crew?: number;
   skilled?: boolean;
-  wantsLight?: boolean;
-  moves?: boolean;
-  exposes?: boolean;
-  budsDecide?: boolean;
-  asks?: Operation['asks'];
-  caution?: string;
-  aftercare?: Operation['aftercare'];
 }
 
 /** One row of the catalogue. Losses, minutes and recovery are common practice, no source. */
@@ -56,19 +67,36 @@ export function row(
   };
 }
 
+/** Kinds whose leaves stand through root work. */
+const IN_LEAF = ['evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub'] as const;
+
+/** What holds the plant in its pot, by school: wedges go after weeks, ties stay until the next opening. */
+export const HOLDING = [
+  { operation: 'wedges-out', when: { question: 'holding', options: ['wedges'] } },
+  { operation: 'tie-check', when: { question: 'holding', options: ['wired'] } },
+] as const;
+
 /** What follows work on roots. */
 export const AFTER_ROOTS = [
   {
-    operation: 'mist',
-    window: lag(0, 10),
-    groups: ['juniper-cypress', 'evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub'],
+    operation: 'frost-shelter',
+    when: { question: 'opening', options: ['dormant'] },
+    groups: ['deciduous-broadleaf', 'oak-like', 'deciduous-conifer', 'pine', 'juniper-cypress'],
   },
   {
-    operation: 'shade',
-    window: lag(0, 2),
-    groups: ['evergreen-broadleaf', 'tropical-broadleaf', 'sensitive-shrub', 'juniper-cypress'],
+    operation: 'leaf-thin',
+    window: lag(0, 3),
+    groups: IN_LEAF,
+    when: { question: 'leaves', options: ['reduce', 'dry-air'] },
   },
+  { operation: 'mist', window: lag(0, 10), groups: ['juniper-cypress', ...IN_LEAF] },
+  { operation: 'shade', window: lag(0, 2), groups: [...IN_LEAF, 'juniper-cypress'] },
   { operation: 'survival-look' },
-  { operation: 'wedges-out' },
+  ...HOLDING,
   { operation: 'first-feed' },
 ] as const;
+
+/** Moss comes off once new growth shows, whenever that is. */
+export const MOSS_OFF = { operation: 'moss-off', window: growth(0.12, 35) } as const;
+/** Wire is looked at before the stem has swollen into it. */
+export const BITES = { operation: 'wire-check', window: swelling('stem', 0.2, 21) } as const;

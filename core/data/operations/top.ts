@@ -1,5 +1,10 @@
-import { AFTER_FLUSH, AUTUMN, DORMANT_TOP, SAW, WIRE, growth, lag, season } from './windows.ts';
-import { row } from './row.ts';
+import { BITES, row } from './row.ts';
+import { AFTER_FLUSH, AUTUMN, DORMANT_TOP, SAW, WIRE, growth, lag, season, warm } from './windows.ts';
+
+/** Some weeks after a chop, when there are shoots to choose among. */
+const SHOOTS = { operation: 'shoot-choice', window: growth(0.22, 40) } as const;
+/** When the line of die-back is clear: never in the season of the chop. */
+const STUB = { operation: 'stub-off', seasons: 1 } as const;
 
 /** Work on stem and crown. */
 export const TOP = [
@@ -15,15 +20,17 @@ export const TOP = [
       rest: 0.5,
       established: 0.3,
       skilled: true,
+      sameSitting: true,
       schoolWindows: {
         question: 'first-wiring',
         options: {
-          autumn: season(['leaf-fall-done', -30], ['leaf-fall-done', 20]),
-          'with-roots': season(['bud-swell', -21], ['bud-break', 5]),
+          'with-roots': { any: lag(0, 1), warm: lag(0, 1) },
+          settled: { any: growth(0.3, 40), warm: growth(0.3, 40) },
+          autumn: { any: season(['leaf-fall-done', -30], ['leaf-fall-done', 20]), warm: AUTUMN.warm },
         },
       },
       caution: WIRE,
-      aftercare: [{ operation: 'wire-check' }],
+      aftercare: [BITES],
     },
   ),
   row('wire-check', 'Wire check: off, on or again', 'top', AFTER_FLUSH, 3, ['wire cutters'], {
@@ -33,7 +40,7 @@ export const TOP = [
     'whip-wire',
     'Wire whips with tight bends',
     'top',
-    { any: season(['bud-swell', -40], ['bud-break', 0]) },
+    { any: season(['bud-swell', -40], ['bud-break', 0]), warm: warm(0, 60) },
     12,
     ['aluminium wire', 'raffia'],
     {
@@ -41,7 +48,7 @@ export const TOP = [
       rest: 0.5,
       skilled: true,
       caution: WIRE,
-      aftercare: [{ operation: 'wire-check' }],
+      aftercare: [BITES],
     },
   ),
   row('bend-shoot', 'Bend a shoot into the new line', 'top', DORMANT_TOP, 5, ['aluminium wire'], {
@@ -49,11 +56,12 @@ export const TOP = [
     rest: 0.5,
     skilled: true,
     caution: WIRE,
-    aftercare: [{ operation: 'wire-check' }],
+    aftercare: [BITES],
   }),
   row('cut-back', 'Cut back leaders', 'top', DORMANT_TOP, 2, ['secateurs'], {
     loss: [0, 0.3],
     rest: 0.5,
+    oldWood: true,
     caution: SAW,
   }),
   row(
@@ -62,8 +70,10 @@ export const TOP = [
     'top',
     { ...DORMANT_TOP, any: season(['bud-swell', -28], ['bud-swell', 7]) },
     5,
-    ['fine saw', 'knife', 'seal'],
+    ['fine saw', 'knife'],
     {
+      oldWood: true,
+      wounds: true,
       loss: [0, 0.7],
       rest: 1,
       established: 0.5,
@@ -74,8 +84,8 @@ export const TOP = [
       aftercare: [
         { operation: 'guard-on', window: lag(0, 7) },
         { operation: 'survival-look', window: growth(0.15, 28) },
-        { operation: 'shoot-choice' },
-        { operation: 'stub-off' },
+        SHOOTS,
+        STUB,
       ],
     },
   ),
@@ -85,8 +95,10 @@ export const TOP = [
     'top',
     { ...DORMANT_TOP, any: season(['bud-swell', -28], ['bud-swell', 7]) },
     5,
-    ['fine saw', 'seal'],
+    ['fine saw'],
     {
+      oldWood: true,
+      wounds: true,
       loss: [0, 0.45],
       rest: 0.8,
       established: 0.5,
@@ -94,7 +106,7 @@ export const TOP = [
       wantsLight: true,
       asks: ['sizes'],
       caution: SAW,
-      aftercare: [{ operation: 'guard-on', window: lag(0, 7) }, { operation: 'shoot-choice' }],
+      aftercare: [{ operation: 'guard-on', window: lag(0, 7) }, SHOOTS],
     },
   ),
   row('shoot-choice', 'Choose among the shoots', 'top', AFTER_FLUSH, 3, ['scissors'], {
@@ -106,10 +118,11 @@ export const TOP = [
     'stub-off',
     'Take the stub off',
     'top',
-    { ...DORMANT_TOP, any: season(['flush-hard', 0], ['flush-hard', 50]) },
+    { any: season(['flush-hard', 0], ['flush-hard', 50]), warm: warm(45, 40) },
     3,
-    ['fine saw', 'knife', 'seal'],
+    ['fine saw', 'knife'],
     {
+      wounds: true,
       loss: [0, 0.02],
       skilled: true,
       caution: SAW,
@@ -119,7 +132,7 @@ export const TOP = [
     'whorl-thin',
     'Thin whorls to two',
     'top',
-    { any: season(['flush-hard', -10], ['flush-hard', 40]) },
+    { any: season(['flush-hard', -10], ['flush-hard', 40]), warm: warm(45, 40) },
     3,
     ['scissors'],
     { loss: [0, 0.1], caution: SAW },
@@ -132,6 +145,7 @@ export const TOP = [
     loss: [0, 0.4],
     rest: 1,
     skilled: true,
+    wounds: true,
     wantsLight: true,
     asks: ['sizes'],
     caution: SAW,
@@ -144,7 +158,7 @@ export const TOP = [
     'top',
     {
       any: season(['bud-break', 10], ['flush-hard', 0]),
-      'tropical-broadleaf': season(['warm-season', 20], ['warm-season', 120]),
+      warm: warm(20, 60),
     },
     2,
     ['scissors'],
@@ -155,7 +169,7 @@ export const TOP = [
     'tourniquet',
     'Tourniquet at the base',
     'top',
-    { any: season(['bud-break', 10], ['flush-hard', 0]) },
+    { any: season(['bud-break', 10], ['flush-hard', 0]), warm: warm(10, 75) },
     6,
     ['copper wire', 'wire cutters'],
     {
@@ -172,7 +186,7 @@ export const TOP = [
     'scar-base',
     'Score the flare to swell it',
     'top',
-    { any: season(['bud-break', 0], ['flush-hard', -14]) },
+    { any: season(['bud-break', 0], ['flush-hard', -14]), warm: warm(10, 75) },
     3,
     ['knife'],
     { caution: SAW },
@@ -181,7 +195,7 @@ export const TOP = [
     'raft-lay',
     'Lay the stem down as a raft',
     'roots',
-    { any: season(['bud-swell', -21], ['bud-break', 0]) },
+    { any: season(['bud-swell', -21], ['bud-break', 0]), warm: warm(0, 75) },
     25,
     ['knife', 'tie-down wire'],
     {
@@ -189,10 +203,44 @@ export const TOP = [
       rest: 2,
       guard: -3,
       skilled: true,
+      wounds: true,
+      fills: 'fresh',
       asks: ['container'],
       caution: SAW,
       aftercare: [{ operation: 'survival-look' }, { operation: 'root-check' }],
     },
+  ),
+  row(
+    'cage-wire',
+    'Cage wire round the base to swell it',
+    'top',
+    { any: season(['bud-swell', -14], ['bud-break', 30]), warm: warm(0, 75) },
+    6,
+    ['copper wire', 'wire cutters'],
+    {
+      rest: 0.5,
+      skilled: true,
+      caution: WIRE,
+      aftercare: [{ operation: 'tourniquet-check', window: growth(0.8, 45) }],
+    },
+  ),
+  row(
+    'defoliate',
+    'Take the leaves off for a second flush',
+    'top',
+    { any: season(['flush-hard', 0], ['flush-hard', 25]), warm: warm(45, 75) },
+    6,
+    ['scissors'],
+    { loss: [0, 0.25], rest: 1, established: 0.8, skilled: true, caution: SAW },
+  ),
+  row(
+    'needle-thin',
+    'Thin needles or leaves off the sacrifice',
+    'top',
+    { any: season(['leaf-fall-done', -40], ['leaf-fall-done', 20]), warm: warm(45, 40) },
+    4,
+    ['tweezers', 'scissors'],
+    { loss: [0, 0.08] },
   ),
   row('measure', 'Measure a sample', 'care', AUTUMN, 0.5, ['caliper', 'rule'], { asks: ['sizes'] }),
   row('grade', 'Grade and cull', 'care', AUTUMN, 0.5, ['labels', 'caliper'], {

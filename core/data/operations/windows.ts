@@ -1,4 +1,4 @@
-import type { Edge, Operation, WindowSpec } from '../../src/operations/index.ts';
+import type { Edge, Windows, WindowSpec } from '../../src/operations/index.ts';
 
 /** Windows shared by several operations. Common practice, no source. */
 export const season = (opens: Edge, closes: Edge): WindowSpec => ({ kind: 'season', opens, closes });
@@ -14,40 +14,57 @@ export const warmth = (degreeDays: number, days: number, base = 5): WindowSpec =
   days,
   base,
 });
+export const swelling = (part: 'stem' | 'base', share: number, days: number): WindowSpec => ({
+  kind: 'swelling',
+  part,
+  share,
+  days,
+});
+/** Days left of a warm season, at least, in which work on kinds ruled by warmth may be done. */
+const WARM_LEAST = 28;
+/** In the warm season: so many days after it begins to so many before it ends. */
+export const warm = (after: number, before: number): WindowSpec => ({
+  kind: 'season',
+  opens: ['warm-season', after],
+  closes: ['warm-ends', -before],
+  atLeast: WARM_LEAST,
+});
 
-export const ROOT_WORK: Operation['windows'] = {
+export const ROOT_WORK: Windows = {
   any: season(['bud-swell', -21], ['bud-break', 5]),
   pine: season(['candles-moving', -28], ['candles-moving', 14]),
   'juniper-cypress': season(['bud-swell', -7], ['bud-break', 28]),
   'evergreen-broadleaf': season(['bud-swell', 0], ['bud-break', 28]),
-  'tropical-broadleaf': season(['warm-season', 0], ['warm-season', 90]),
-  'swollen-base': season(['warm-season', 7], ['warm-season', 75]),
+  warm: warm(0, 75),
 };
 /** The school of opening: where it is not the usual one, it rules every kind that answers to cold. */
-export const OPENING: NonNullable<Operation['schoolWindows']> = {
+export const OPENING: NonNullable<import('../../src/operations/index.ts').Operation['schoolWindows']> = {
   question: 'opening',
   options: {
-    dormant: season(['midwinter', 15], ['bud-swell', -10]),
-    'before-buds': season(['bud-swell', -28], ['bud-swell', 0]),
-    'white-tips': season(['bud-swell', -12], ['bud-break', 5]),
-    autumn: season(['leaf-fall-done', -50], ['leaf-fall-done', -18]),
+    dormant: { any: season(['midwinter', 15], ['bud-swell', -10]) },
+    'before-buds': { any: season(['bud-swell', -28], ['bud-swell', 0]) },
+    'white-tips': { any: season(['bud-swell', -12], ['bud-break', 5]) },
+    // in leaf, and only on hardy broadleaf kinds; the rest keep their usual window
+    autumn: { 'deciduous-broadleaf': season(['leaf-fall-done', -50], ['leaf-fall-done', -18]) },
   },
 };
-export const DORMANT_TOP: Operation['windows'] = {
+export const DORMANT_TOP: Windows = {
   any: season(['midwinter', 20], ['bud-swell', 7]),
   pine: season(['midwinter', 20], ['candles-moving', 0]),
-  'tropical-broadleaf': season(['warm-season', 0], ['warm-season', 120]),
-  'swollen-base': season(['warm-season', 0], ['warm-season', 90]),
+  warm: warm(0, 60),
 };
-export const AFTER_FLUSH: Operation['windows'] = {
+export const AFTER_FLUSH: Windows = {
   any: season(['flush-hard', -14], ['flush-hard', 35]),
-  'tropical-broadleaf': season(['warm-season', 60], ['warm-season', 110]),
-  'swollen-base': season(['warm-season', 60], ['warm-season', 110]),
+  warm: warm(45, 40),
 };
-export const AUTUMN: Operation['windows'] = {
+export const AUTUMN: Windows = {
   any: season(['leaf-fall-done', -30], ['leaf-fall-done', 14]),
-  'tropical-broadleaf': season(['warm-season', 190], ['warm-season', 240]),
-  'swollen-base': season(['warm-season', 190], ['warm-season', 240]),
+  warm: season(['warm-ends', -40], ['warm-ends', 10]),
+};
+/** Before the buds move, while the ground can be worked. */
+export const BEFORE_BUDS: Windows = {
+  any: season(['bud-swell', -28], ['bud-break', -5]),
+  warm: warm(0, 75),
 };
 
 export const SAW = 'Saws and shears: cut away from the hand, gloves on; blades clean between plants.';

@@ -1,5 +1,5 @@
 import type { Programme, ProgrammeStep } from '../../src/programmes/index.ts';
-import { after, caliper, full, height, into, once, programmeOf, seasons, step } from './write.ts';
+import { FIRST_WIRE, after, caliper, full, into, once, programmeOf, seasons, step } from './write.ts';
 
 const ROOTED = once('check', 'rooted');
 const singleInto9 = (opens: number, closes: number): ProgrammeStep =>
@@ -19,7 +19,7 @@ const BROADLEAF_ON: ProgrammeStep[] = [
     [seasons('single', 0.2)],
     into('basket-18', 'First root correction, into 18 cm baskets'),
   ),
-  step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
+  FIRST_WIRE,
   step('grade', 'grade', [seasons('correct', 1)]),
   step('roots-2', 'root-work', [seasons('correct', 1.8)], into('basket-25', 'Root work, into 25 cm baskets')),
   step('chop', 'chop', [seasons('roots-2', 0.8)], { conditions: caliper(20) }),
@@ -132,6 +132,25 @@ export const FROM_CUTTINGS: Programme[] = [
   ),
 
   programmeOf(
+    'cutting-water-winter',
+    'Hardwood cuttings rooted in water',
+    'cutting',
+    'Willow, poplar, mulberry, fig: leafless shoots stood in water in winter, into mix in spring',
+    [
+      step('stand', 'hardwood-in-water', [], into('cutting-tray')),
+      step(
+        'check',
+        'water-to-mix',
+        [after('stand')],
+        into('pot-9', 'Move rooted cuttings into mix, one to a pot'),
+      ),
+      step('single', 'slip-pot', [seasons('check', 0.6)], into('pot-13', 'Pot on, ball kept')),
+      ...BROADLEAF_ON.filter((s) => s.key !== 'measure-1'),
+    ],
+    { vigour: 3, caliper: 6 },
+  ),
+
+  programmeOf(
     'cutting-root',
     'Root cuttings',
     'cutting',
@@ -166,7 +185,7 @@ export const FROM_CUTTINGS: Programme[] = [
         [seasons('single', 0.8)],
         into('pot-13', 'First root correction, into 13 cm pots', { rootLoss: 0.3, topLoss: 0 }),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)]),
+      FIRST_WIRE,
       step(
         'basket',
         'slip-pot',
@@ -203,9 +222,7 @@ export const FROM_CUTTINGS: Programme[] = [
         'stick',
         'stick',
         [],
-        into('cutting-tray', undefined, {
-          window: { kind: 'season', opens: ['warm-season', 0], closes: ['warm-season', 100] },
-        }),
+        into('cutting-tray'),
       ),
       step('check', 'cutting-check', [after('stick')], {
         window: { kind: 'warmth', degreeDays: 500, days: 40 },
@@ -222,7 +239,7 @@ export const FROM_CUTTINGS: Programme[] = [
         [seasons('single', 0.8)],
         into('basket-18', 'First root correction, into 18 cm baskets'),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.5)], { conditions: height(200) }),
+      FIRST_WIRE,
       step('cut-back', 'cut-back', [seasons('correct', 1)]),
       step(
         'roots-2',
@@ -275,16 +292,13 @@ export const FROM_CUTTINGS: Programme[] = [
       step('stick', 'stick', [], into('cutting-tray')),
       step('check', 'cutting-check', [after('stick')]),
       singleInto9(10, 60),
-      step('wire-1', 'wire', [seasons('single', 0.6)], {
-        title: 'Wire the line in one go',
-        conditions: height(180),
-      }),
       step(
         'correct',
         'root-correct',
-        [seasons('single', 0.8)],
+        [seasons('single', 0.6)],
         into('clay-15', 'Roots flattened, into shallow clay', { rootLoss: 0.5 }),
       ),
+      FIRST_WIRE,
       step('pinch-1', 'pinch', [seasons('correct', 0.2)]),
       step('grade', 'grade', [seasons('correct', 1)]),
       step(

@@ -1,10 +1,9 @@
-import type { Programme } from '../../src/programmes/index.ts';
+import type { Programme, ProgrammeStep } from '../../src/programmes/index.ts';
 import {
   CELLS,
   SEED_START,
   after,
   caliper,
-  height,
   ifAny,
   into,
   once,
@@ -13,6 +12,27 @@ import {
   seasons,
   step,
 } from './write.ts';
+
+/** What follows once a garden plant stands in its first container. */
+const ONCE_LIFTED: ProgrammeStep[] = [
+  step('settle', 'root-check', [seasons('collect', 0.8)], {
+    title: 'Root check: firm, new root at the holes',
+  }),
+  step('feed', 'feed', [once('settle', 'rooted'), seasons('collect', 0.8)]),
+  step('half', 'half-chop', [seasons('collect', 0.9)], ifSchool('chop', 'staged')),
+  step('chop', 'chop', [seasons('collect', 0.9), seasons('half', 0.9)]),
+  step(
+    'roots-2',
+    'root-work',
+    [seasons('chop', 0.8), seasons('collect', 1.9)],
+    into('basket-32', 'First root work: half the old soil out'),
+  ),
+  step('tourniquet', 'tourniquet', [seasons('roots-2', 0.8)], { title: 'Tourniquet where the flare is poor' }),
+  step('cage', 'cage-wire', [seasons('tourniquet', 1)], { title: 'Cage wire where it is still narrow' }),
+  step('pocket', 'moss-pocket', [seasons('roots-2', 0.9)]),
+  step('measure', 'measure', [seasons('roots-2', 0.8)]),
+  step('training', 'training-pot', [seasons('roots-2', 2)], into('tray-wide')),
+];
 
 export const FORMS: Programme[] = [
   programmeOf(
@@ -26,8 +46,8 @@ export const FORMS: Programme[] = [
       step(
         'sever',
         'layer-sever',
-        [after('ring'), { ...ifAny('open'), warmth: { sum: 330, base: 8 } }],
-        into('basket-25', undefined, { window: { kind: 'warmth', degreeDays: 600, days: 40, base: 8 } }),
+        [after('ring'), { ...ifAny('open'), warmth: 'layer again' }],
+        into('basket-25'),
       ),
       step('split-now', 'base-split', [after('sever')], {
         window: { kind: 'lag', opens: 0, closes: 3 },
@@ -70,14 +90,14 @@ export const FORMS: Programme[] = [
     'Roots pinned around a board for an even flare, board out after two years',
     [
       ...SEED_START,
-      CELLS,
+      ...CELLS,
       step(
         'board',
         'board-set',
-        [seasons('cells', 0.5)],
+        [seasons('cells', 0.4), after('plug')],
         into('tray-wide', 'Set on a board, roots pinned all round'),
       ),
-      step('wire-1', 'wire', [seasons('board', 0.8)], { conditions: height(250) }),
+      step('wire-1', 'wire', [after('board')], { title: 'First wiring' }),
       step('measure', 'measure', [seasons('board', 1)]),
       step(
         'board-off',
@@ -141,7 +161,7 @@ export const FORMS: Programme[] = [
         [seasons('cells', 0.6)],
         into('grooved-3', 'Into a tall column, roots straight down'),
       ),
-      step('wire-1', 'wire', [seasons('column', 0.8)], { conditions: height(150) }),
+      step('wire-1', 'wire', [after('column')], { title: 'First wiring' }),
       step('expose', 'expose-roots', [seasons('column', 1.8)], { title: 'Lower the mix by a hand' }),
       step('grade', 'grade', [seasons('expose', 0.5)]),
       step(
@@ -161,9 +181,13 @@ export const FORMS: Programme[] = [
     'Several stems bound low in the second year; it cannot be undone, so it is settled at the planting',
     [
       ...SEED_START,
-      CELLS,
-      step('fuse', 'fuse', [seasons('cells', 0.5)], into('basket-18', 'Choose, place and bind the stems')),
-      step('binding', 'binding-check', [seasons('fuse', 0.6)], { title: 'Binding: biting, joined, loosen' }),
+      ...CELLS,
+      step(
+        'fuse',
+        'fuse',
+        [seasons('cells', 0.4), after('plug')],
+        into('basket-18', 'Choose and place the stems, settle them together'),
+      ),
       step('grade', 'grade', [seasons('fuse', 1)]),
       step('roots-2', 'root-work', [seasons('fuse', 1.9)], into('basket-25', 'Root work, binding off')),
       step('row', 'plant-out', [seasons('roots-2', 0.9)], into('ground', 'Into the row to swell together')),
@@ -190,7 +214,7 @@ export const FORMS: Programme[] = [
         [seasons('lay', 1.8), once('settle', 'rooted')],
         into('tray-wide', 'Old root ball off'),
       ),
-      step('wire-1', 'wire', [seasons('old-roots', 0.8)]),
+      step('wire-1', 'wire', [after('old-roots')], { title: 'First wiring' }),
       step('training', 'training-pot', [seasons('old-roots', 2)], into('tray-wide')),
     ],
     { vigour: 3, caliper: 12 },
@@ -203,7 +227,7 @@ export const FORMS: Programme[] = [
     'Roots cut and dried hard before planting and before the first water',
     [
       step('arrive', 'slip-pot', [], into('pot-13', 'Received, dry')),
-      step('cut', 'dry-wounds', [seasons('arrive', 0.5)]),
+      step('cut', 'dry-wounds', [seasons('arrive', 0.5)], { rootLoss: 1 }),
       step('dry', 'wound-dry', [after('cut')]),
       step('plant', 'plant-dry', [once('dry', 'dry')], into('clay-15', 'Plant higher, flare shown')),
       step('feed', 'feed', [seasons('plant', 0.3)]),
@@ -238,7 +262,7 @@ export const FORMS: Programme[] = [
         [seasons('arrive', 0.4), once('look', 'clean')],
         into('basket-18', 'First root correction, old mix washed out'),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
+      step('wire-1', 'wire', [after('correct')], { title: 'First wiring' }),
       step('grade', 'grade', [seasons('correct', 1)]),
       step('roots-2', 'root-work', [seasons('correct', 1.8)], into('basket-25')),
       step('chop', 'chop', [seasons('roots-2', 0.9)], { conditions: caliper(20) }),
@@ -251,20 +275,46 @@ export const FORMS: Programme[] = [
     'lifted-plant',
     'Lifted garden plant',
     'lifted',
-    'Top reduced before lifting, fine root kept, mix matched to its soil',
+    'Lifted at once: top reduced, fine root kept, mix matched to its soil',
+    [step('collect', 'collect', [], into('basket-32')), ...ONCE_LIFTED],
+    { vigour: 3, caliper: 60, schools: { insults: 'one' } },
+  ),
+
+  programmeOf(
+    'lifted-prepared',
+    'Garden plant prepared, then lifted',
+    'lifted',
+    'Top reduced while it stands, lifted with less to carry, fine root kept',
     [
-      step('collect', 'collect', [], into('basket-32')),
-      step('settle', 'root-check', [seasons('collect', 0.8)], {
-        title: 'Root check: firm, new root at the holes',
+      step('reduce', 'top-reduce', [], into('ground', 'Reduce the top where it stands')),
+      step('collect', 'collect', [seasons('reduce', 0.8)], {
+        ...into('basket-32', 'Lift: circle, undercut, keep fine root'),
+        topLoss: 0.15,
       }),
-      step('feed', 'feed', [once('settle', 'rooted'), seasons('collect', 0.8)]),
-      step('half', 'half-chop', [seasons('collect', 1.8)], ifSchool('chop', 'staged')),
-      step('chop', 'chop', [seasons('collect', 1.8), { step: 'half', seasons: 0.9 }]),
-      step('tourniquet', 'tourniquet', [seasons('chop', 1)], { title: 'Tourniquet where the flare is poor' }),
-      step('roots-2', 'root-work', [seasons('chop', 1.2)], into('basket-32', 'Half the old soil out')),
+      ...ONCE_LIFTED,
+    ],
+    { vigour: 3, caliper: 60, schools: { insults: 'one' } },
+  ),
+
+  programmeOf(
+    'twin-overlap',
+    'Twin by overlapping root bases',
+    'bought',
+    'Two plants of one kind set so close that their bases grow into one, the lesser leaning out',
+    [
+      step('arrive', 'slip-pot', [], into('pot-13', 'Received and quarantined, ball kept')),
+      step('look', 'root-check', [after('arrive')], {
+        title: 'Quarantine over: pests, roots, label',
+        window: { kind: 'lag', opens: 21, closes: 42 },
+      }),
+      step('twin', 'twin-overlap', [seasons('arrive', 0.4), once('look', 'clean')], into('basket-25')),
+      step('wire-1', 'wire', [after('twin')], { title: 'First wiring' }),
+      step('join', 'join-stem', [seasons('twin', 0.9)], { title: 'Join a thin stem where a part is lost' }),
+      step('leaves', 'defoliate', [seasons('twin', 1.2)]),
+      step('roots-2', 'root-work', [seasons('twin', 1.9)], into('basket-32')),
       step('measure', 'measure', [seasons('roots-2', 0.8)]),
       step('training', 'training-pot', [seasons('roots-2', 2)], into('tray-wide')),
     ],
-    { vigour: 3, caliper: 60, schools: { insults: 'one' } },
+    { vigour: 3, caliper: 10 },
   ),
 ];

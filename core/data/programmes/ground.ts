@@ -1,6 +1,8 @@
 import type { Programme } from '../../src/programmes/index.ts';
 import {
   CELLS,
+  FIRST_WIRE,
+  days,
   SEED_START,
   after,
   caliper,
@@ -20,13 +22,14 @@ export const IN_THE_GROUND: Programme[] = [
     'A year in cells and one in a basket, then the ground row for the trunk',
     [
       ...SEED_START,
-      CELLS,
+      ...CELLS,
       step(
         'correct',
         'root-correct',
-        [seasons('cells', 0.4)],
+        [days('cells', 90), after('plug')],
         into('basket-18', 'First root correction, flat, into 18 cm baskets'),
       ),
+      FIRST_WIRE,
       step('tile', 'tile-set', [seasons('correct', 0.6)], { title: 'Spread the roots over the tile' }),
       step(
         'plant-out',
@@ -41,10 +44,11 @@ export const IN_THE_GROUND: Programme[] = [
         title: 'Lift, correct roots, replant in the row',
         ...ifSchool('ground-lift', 'second-year'),
       }),
+      step('tile-look', 'tile-look', [seasons('plant-out', 1.8)], ifSchool('ground-lift', 'left')),
       step(
         'lift',
         'lift',
-        [seasons('plant-out', 2.5), { step: 'turn', seasons: 1.8 }],
+        [seasons('plant-out', 2.5), seasons('turn', 1.8), seasons('tile-look', 0.9)],
         into('basket-32', 'Lift, correct roots, into 32 cm baskets', { conditions: caliper(35) }),
       ),
       step('measure-2', 'measure', [after('lift')]),
@@ -62,13 +66,31 @@ export const IN_THE_GROUND: Programme[] = [
     'Close rows, undercut once, graded by height, lifted in deep dormancy',
     [
       ...SEED_START,
-      CELLS,
-      step('row', 'plant-out', [seasons('cells', 0.5)], into('ground', 'Line out in the nursery row')),
+      ...CELLS,
+      step('row', 'plant-out', [seasons('cells', 0.4), after('plug')], into('ground', 'Line out in the nursery row')),
       step('undercut', 'undercut', [seasons('row', 0.9)]),
       step('feed', 'feed', [seasons('undercut', 0.1)]),
       step('measure', 'measure', [seasons('undercut', 0.6)]),
       step('grade', 'grade', [seasons('undercut', 0.8)], { title: 'Grade by height, cull twins' }),
       step('sale', 'sale-lift', [after('grade')], { conditions: height(600) }),
+    ],
+  ),
+
+  programmeOf(
+    'bare-root-pine',
+    'Pines sold bare-root at one year',
+    'seed',
+    'Sown close in a bed, undercut in late summer, lifted in deep dormancy after one season',
+    [
+      step('sow', 'sow', [], into('ground', 'Sow in the bed')),
+      step('emergence', 'emergence-count', [after('sow')]),
+      step('undercut', 'undercut', [seasons('emergence', 0.5)], {
+        title: 'Undercut the tap roots in the bed',
+        window: { kind: 'growth', opens: 0.6, days: 30 },
+        rootLoss: 0.2,
+      }),
+      step('grade', 'grade', [seasons('emergence', 0.8)], { title: 'Grade by height, cull the weak' }),
+      step('sale', 'sale-lift', [after('grade')], { title: 'Lift one-year pines, bundle, roots wrapped' }),
     ],
   ),
 

@@ -1,12 +1,14 @@
 import type { Programme } from '../../src/programmes/index.ts';
 import {
   CELLS,
+  DEEP_CELLS,
+  FIRST_WIRE,
   SEED_START,
+  firstRoots,
   after,
   caliper,
   days,
   full,
-  height,
   into,
   ifSchool,
   programmeOf,
@@ -22,31 +24,38 @@ export const FROM_SEED: Programme[] = [
     'Seed to a 40 mm trunk in air-pruning baskets, first chop at 22 mm',
     [
       ...SEED_START,
-      CELLS,
+      ...CELLS,
       step('measure-1', 'measure', [after('cells')]),
-      step(
-        'correct',
-        'root-correct',
-        [seasons('cells', 0.4)],
+      ...firstRoots(
+        [days('cells', 90), after('plug')],
         into('basket-18', 'First root correction, into 18 cm baskets'),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
-      step('grade', 'grade', [seasons('correct', 1)]),
+      FIRST_WIRE,
+      step('grade', 'grade', [seasons('correct', 1), after('stage'), after('plug')]),
       step(
         'roots-2',
         'root-work',
-        [seasons('correct', 1.8), after('grade')],
+        [seasons('correct', 1.8), seasons('stage', 1.8), after('grade')],
         into('basket-25', 'Root work, into 25 cm baskets'),
       ),
       step('cut-back-1', 'cut-back', [seasons('roots-2', 0.8)]),
       step('measure-2', 'measure', [after('cut-back-1')]),
       step('bend', 'bend-shoot', [seasons('roots-2', 0.8)], ifSchool('chop', 'bend')),
+      step('thin', 'thin-sacrifice', [seasons('roots-2', 0.8)], ifSchool('chop', 'sacrifice')),
+      step('sacrifice', 'sacrifice-cut', [seasons('thin', 0.8)], {
+        conditions: caliper(26),
+        ...ifSchool('chop', 'sacrifice'),
+      }),
       step('half-chop', 'half-chop', [seasons('roots-2', 1.5)], {
         conditions: caliper(22),
         ...ifSchool('chop', 'staged'),
       }),
-      step('chop', 'chop', [seasons('roots-2', 1.5), { step: 'half-chop', seasons: 0.8 }, after('bend')], {
+      step('chop', 'chop', [seasons('roots-2', 1.5), seasons('half-chop', 0.8), after('bend'), seasons('sacrifice', 0.8)], {
         conditions: caliper(22),
+      }),
+      step('pinch', 'pinch', [seasons('chop', 1)], {
+        title: 'Pinch to the outline',
+        ...ifSchool('form', 'formal'),
       }),
       step(
         'roots-3',
@@ -71,29 +80,17 @@ export const FROM_SEED: Programme[] = [
     'Low movement in the second year, free leader, one sacrifice, sloped roots',
     [
       ...SEED_START,
-      step(
-        'cells',
-        'pot-on',
-        [days('emergence', 25)],
-        into('cell-105', 'Pot on into deep air-pruning cells', {
-          window: { kind: 'lag', opens: 30, closes: 90 },
-        }),
-      ),
-      step(
-        'correct',
-        'root-correct',
-        [seasons('cells', 0.4)],
+      ...DEEP_CELLS,
+      ...firstRoots(
+        [days('cells', 90), after('plug')],
         into('pot-13', 'First root correction, sloped, into 13 cm pots', { rootLoss: 0.45, topLoss: 0 }),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)], {
-        title: 'Wire movement into stems',
-        conditions: height(150),
-      }),
-      step('grade', 'grade', [seasons('correct', 1)]),
+      FIRST_WIRE,
+      step('grade', 'grade', [seasons('correct', 1), after('stage'), after('plug')]),
       step(
         'basket',
         'slip-pot',
-        [seasons('correct', 1.7)],
+        [seasons('correct', 1.7), seasons('stage', 1.7), after('grade')],
         into('basket-18', 'Pot on into 18 cm baskets, ball kept'),
       ),
       step('whorls-1', 'whorl-thin', [after('basket')]),
@@ -105,7 +102,7 @@ export const FROM_SEED: Programme[] = [
         into('basket-25', 'Root work, into 25 cm baskets', { rootLoss: 0.4, topLoss: 0.1 }),
       ),
       step('whorls-2', 'whorl-thin', [seasons('roots-2', 1)]),
-      step('thin', 'thin-sacrifice', [seasons('roots-2', 1)]),
+      step('thin', 'needle-thin', [seasons('roots-2', 1)]),
       step('sacrifice', 'sacrifice-cut', [seasons('roots-2', 1.8)], { conditions: caliper(20) }),
       step('measure-2', 'measure', [after('sacrifice')]),
       step(
@@ -138,10 +135,10 @@ export const FROM_SEED: Programme[] = [
       step(
         'correct',
         'root-correct',
-        [seasons('cells', 0.9)],
+        [days('cells', 60)],
         into('pot-13', 'First root correction, even all round', { rootLoss: 0.3, topLoss: 0 }),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.7)], { conditions: height(120) }),
+      FIRST_WIRE,
       step(
         'basket',
         'slip-pot',
@@ -177,10 +174,10 @@ export const FROM_SEED: Programme[] = [
       step(
         'correct',
         'root-correct',
-        [seasons('cells', 0.4)],
+        [days('cells', 90)],
         into('pot-13', 'First root correction, into 13 cm pots'),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
+      FIRST_WIRE,
       step(
         'pot-17',
         'root-work',
@@ -213,14 +210,14 @@ export const FROM_SEED: Programme[] = [
     'Roots let through the basket into the ground, cut hard every second winter',
     [
       ...SEED_START,
-      CELLS,
+      ...CELLS,
       step(
         'correct',
         'root-correct',
-        [seasons('cells', 0.4)],
+        [days('cells', 90), after('plug')],
         into('basket-18', 'First root correction, baskets plunged in the row'),
       ),
-      step('wire-1', 'wire', [seasons('correct', 0.8)], { conditions: height(250) }),
+      FIRST_WIRE,
       step('escape', 'escape-cut', [seasons('correct', 1.8)]),
       step('cut-back', 'cut-back', [seasons('escape', 0.8)], ifSchool('ground-cut', 'yearly')),
       step('measure', 'measure', [seasons('escape', 1.2)]),

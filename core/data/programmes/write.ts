@@ -32,14 +32,49 @@ export const into = (container: string, title?: string, rest: Rest = {}): Rest =
 export const SEED_START: ProgrammeStep[] = [
   step('sow', 'sow', [], into('seed-flat')),
   step('emergence', 'emergence-count', [after('sow')]),
-  step('mesh-off', 'mesh-off', [days('emergence', 14)]),
 ];
-export const CELLS = step(
-  'cells',
-  'pot-on',
-  [days('emergence', 25)],
-  into('cell-60', 'Pot on into air-pruning cells'),
-);
+/** Plugs from air-pruning cells go on whole, in leaf, where the school does not comb them out. */
+const plug = (container: string): ProgrammeStep =>
+  step('plug', 'plug-pot', [after('cells')], {
+    ...into(container),
+    ...ifSchool('root-ball', 'by-kind', 'plug', 'staged'),
+  });
+export const CELLS: ProgrammeStep[] = [
+  step(
+    'cells',
+    'pot-on',
+    [days('emergence', 25)],
+    into('cell-60', 'Pot on into air-pruning cells'),
+  ),
+  plug('air-pot-1'),
+];
+/** Long roots wanted: cells twice as deep. */
+export const DEEP_CELLS: ProgrammeStep[] = [
+  step(
+    'cells',
+    'pot-on',
+    [days('emergence', 25)],
+    into('cell-105', 'Pot on into deep air-pruning cells', { window: { kind: 'lag', opens: 30, closes: 90 } }),
+  ),
+  plug('pot-13'),
+];
+
+/** Roots combed out all round; the ball is kept and turned in stages, or left whole, by school. */
+export function firstRoots(waits: After[], rest: Rest): ProgrammeStep[] {
+  return [
+    step('correct', 'root-correct', waits, { ...rest, ...ifSchool('root-ball', 'by-kind', 'bare') }),
+    step('stage', 'stage-roots', [...waits, after('correct')], {
+      ...into(rest.container!, 'First root work: one side, ball kept'),
+      ...ifSchool('root-ball', 'staged'),
+    }),
+    step('show-roots', 'expose-roots', [seasons('correct', 1), seasons('stage', 1)], {
+      title: 'Lower the mix, show the surface roots',
+      ...ifSchool('surface-roots', 'shown'),
+    }),
+  ];
+}
+/** First wiring: in one sitting with the first root work, after settling, or in autumn, by school. */
+export const FIRST_WIRE = step('wire-1', 'wire', [after('correct'), after('stage')], { title: 'First wiring' });
 
 export const programmeOf = (
   id: string,

@@ -1,4 +1,4 @@
-import { CONTAINER_ROWS } from '../../data/containers.ts';
+import { CONTAINER_ROWS, SIZES } from '../../data/containers.ts';
 
 export type Wall = 'smooth' | 'air-pruning' | 'grooved' | 'porous' | 'ground';
 
@@ -67,6 +67,16 @@ export function container(id: string): ContainerKind {
   const found = byId.get(id);
   if (!found) throw new RangeError(`no such container: ${id}`);
   return found;
+}
+
+/** Sizes below that of a programme which a school of pot size takes: none, one, or two. Common practice, no source. */
+const STEPS_DOWN: Record<string, number> = { room: 0, snug: 1, small: 2 };
+
+/** The container of the same make that a school of pot size takes; the same where there is none so small. */
+export function resized(id: string, school: string): string {
+  const make = SIZES.find((s) => s.includes(id));
+  if (!make) return id;
+  return make[Math.max(0, make.indexOf(id) - (STEPS_DOWN[school] ?? 0))];
 }
 
 /** Shared flats hold many plants: the room each has, litres. */

@@ -1,79 +1,61 @@
 import { toDay, toIso, type Day, type IsoDate } from '../calendar/index.ts';
+import type { Wall } from '../containers/index.ts';
 import { MAJOR, operation } from '../operations/index.ts';
+import type { Plant } from '../plant/index.ts';
 import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
-import { taxon, toleranceOf } from '../taxa/index.ts';
+import { dryAir } from '../season/climate.ts';
+import { contextOf, plantOf } from './context.ts';
+import { materialsOf } from './materials.ts';
 import { survivalOdds } from './odds.ts';
 import { objection, place, type Placement } from './place.ts';
 import { reasonsOf } from './reasons.ts';
+import { oldWoodReason, topAbove } from './rules/old-wood.ts';
 import type { LastWork } from './rules/recovery.ts';
-import { rootCut, rootCutReason } from './rules/reserve.ts';
+import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/reserve.ts';
+import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
-import { Tree } from './tree.ts';
 import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
 
 /** Days after its window in which aftercare may still be recorded before it lapses. */
 const GRACE = 14;
-
-/** The grower's learned experience shifts how much the group is taken to bear. */
-function toleranceFor(facts: CourseFacts): Context['tolerance'] {
-  const t = toleranceOf(taxon(facts.taxonId));
-  const by = facts.learned;
-  if (!by || by.factor === 1) return t;
-  const scaled = (p: typeof t.rootTolerance) => ({
-    ...p,
-    value: Math.round(p.value * by.factor * 100) / 100,
-    basis: 'your data' as const,
-    source: `library value moved by ${by.plants} plants of yours`,
-  });
-  return { ...t, rootTolerance: scaled(t.rootTolerance), topTolerance: scaled(t.topTolerance) };
-}
-
-function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
-  const t = taxon(facts.taxonId);
-  const seasons = new Map<number, { from: Day; to: Day }>();
-  return {
-    ...{ facts, taxon: t, book, today: toDay(today), dates: new Map() },
-    levels: {
-      cohort: facts.schools.cohort,
-      programme: facts.programme.schools,
-      nursery: facts.schools.nursery,
-    },
-    tolerance: toleranceFor(facts),
-    growing(year) {
-      let g = seasons.get(year);
-      if (!g) seasons.set(year, (g = book.growing(year, t)));
-      return g;
-    },
-  };
-}
 
 /** Lays a course out step by step: what is done first, then the plan on top of it. */
 class Planner {
   readonly ctx: Context;
   readonly hands: StepInHand[];
   readonly planned = new Map<string, PlannedStep>();
-  tree: Tree;
+  plant: Plant;
   /** what holds the roots today */
-  private readonly wall: Tree['wall'];
+  private readonly wall: Wall;
+  /** the plant as it stands today */
+  readonly now: Plant;
   readonly last = new Map<string, LastWork>();
 
   constructor(facts: CourseFacts, book: SeasonBook, today: IsoDate) {
     this.ctx = contextOf(facts, book, today);
-    this.hands = unfold(facts.programme, this.ctx.levels, this.ctx.taxon.group).map((s) => this.inHand(s));
-    this.tree = new Tree(this.ctx);
+    const { levels, taxon } = this.ctx;
+    this.hands = unfold(facts.programme, { levels, taxon, dryAir: dryAir(book.climate) }).map((s) =>
+      this.inHand(s),
+    );
+    this.plant = plantOf(this.ctx);
     this.layDone();
-    this.wall = this.tree.wall;
+    this.wall = this.plant.wall;
+    this.now = this.plant.clone().advance(this.ctx.today);
   }
 
   private inHand(step: CourseStepPlan): StepInHand {
     const op = operation(step.operation);
     const fact = this.ctx.facts.steps[step.key] ?? { status: 'planned' };
     const share = fact.lighten?.share ?? 1;
+    const topWanted = (step.topLoss ?? op.topLoss.value) * share;
     return {
-      ...{ step, op, fact },
+      ...{ step, op, fact, topWanted },
       rootLoss: (step.rootLoss ?? op.rootLoss.value) * share,
-      topLoss: (step.topLoss ?? op.topLoss.value) * share,
+      topLoss: Math.min(
+        topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted),
+        mostTop(this.ctx.tolerance),
+      ),
     };
   }
 
@@ -98,22 +80,27 @@ class Planner {
       doneOn: null,
       container: step.container ?? null,
       rootCut: null,
+      topCut: null,
       odds: null,
       ready: step.after.every((a) => isDone(a.step, a.optional)),
       waits: [],
       minutes: Math.ceil(op.minutes.value * this.ctx.facts.live),
       offers: null,
+      refusal: null,
+      span: null,
+      materials: [],
       moved: null,
       reasons: [],
     };
   }
 
-  private settle(hand: StepInHand, day: Day, done: boolean, root: number, into: string | null): void {
+  private settle(hand: StepInHand, day: Day, done: boolean, loss: Loss | null, into: string | null): void {
     const title = hand.step.title ?? hand.op.name;
     this.ctx.dates.set(hand.step.key, { day, title, operation: hand.op.id, done });
-    if (root + hand.topLoss === 0 && into === null && hand.op.recovery.value === 0) return;
-    if (this.tree.day < day) this.tree.advance(day);
-    this.tree.suffer(root, hand.topLoss, title, into);
+    if (hand.rootLoss + hand.topLoss === 0 && into === null && hand.op.recovery.value === 0) return;
+    if (this.plant.day < day) this.plant.advance(day);
+    const { root, top } = loss ?? lossOf(this.ctx, hand, this.plant);
+    this.plant.suffer(root, top, title, into);
     if (hand.rootLoss + hand.topLoss > 0)
       this.last.set(hand.op.lane, { day, title, seasons: hand.op.recovery.value });
   }
@@ -125,7 +112,7 @@ class Planner {
     for (const hand of done) {
       const into = hand.fact.container ?? hand.step.container ?? null;
       const row = this.base(hand);
-      this.settle(hand, toDay(hand.fact.doneOn!), true, hand.rootLoss, into);
+      this.settle(hand, toDay(hand.fact.doneOn!), true, null, into);
       row.status = 'done';
       row.ready = true;
       row.doneOn = hand.fact.doneOn!;
@@ -168,7 +155,7 @@ class Planner {
   private plan(hand: StepInHand): void {
     const { ctx } = this;
     const row = this.base(hand);
-    const found = place(ctx, hand, this.tree, this.last);
+    const found = place(ctx, hand, this.plant, this.last);
     const by = hand.fact.moved?.overrides ? hand.fact.moved : null;
     if (by && toDay(by.to) >= ctx.today) return this.setByHand(hand, row, found, toDay(by.to));
     row.reasons = reasonsOf(found, hand);
@@ -177,6 +164,7 @@ class Planner {
     if (target === null || !window) {
       row.status = 'none';
       row.offers = found.offers;
+      row.refusal = found.code ?? 'rules-disagree';
       const why = row.reasons
         .find((r) => r.binding)
         ?.text.replace(/^Waits for ‘.*?’, which has no date: /, '');
@@ -192,7 +180,7 @@ class Planner {
       ctx.dates.set(row.key, { day: window.closes, title: row.title, operation: row.operation, done: true });
       return;
     }
-    const { tree } = found;
+    const { plant } = found;
     row.opens = toIso(window.opens);
     row.closes = toIso(window.closes);
     row.opensEarly = toIso(window.early);
@@ -200,28 +188,44 @@ class Planner {
     row.target = toIso(target);
     row.waits = this.waitsOf(found);
     row.moved = found.chosen === 'hand' ? hand.fact.moved! : null;
-    if (tree) {
-      row.rootCut = rootCut(ctx, hand, tree);
-      if (row.rootCut) row.reasons.push(rootCutReason(ctx, tree, row.rootCut));
-      if (this.tree.day < target) this.tree = tree.clone();
+    row.span = spanOf(ctx, hand, found);
+    row.materials = materialsOf(ctx, hand, row.container);
+    const loss = plant ? lossOf(ctx, hand, plant) : null;
+    if (plant) {
+      row.rootCut = rootCut(ctx, hand, plant);
+      if (row.rootCut) row.reasons.push(rootCutReason(ctx, hand, plant, row.rootCut));
+      if (this.plant.day < target) this.plant = plant.clone();
     }
-    this.settle(hand, target, false, row.rootCut?.take ?? 0, row.container);
-    if (hand.rootLoss > MAJOR || hand.topLoss > MAJOR) row.odds = survivalOdds(ctx, this.tree);
+    this.cutAbove(hand, row, loss);
+    this.settle(hand, target, false, loss, row.container);
+    if (hand.rootLoss > MAJOR || hand.topLoss > MAJOR) row.odds = survivalOdds(ctx, this.plant);
+  }
+
+  /** What goes of the top, where that is less than is usual. */
+  private cutAbove(hand: StepInHand, row: PlannedStep, loss: Loss | null): void {
+    const why = oldWoodReason(this.ctx, hand);
+    if (why) row.reasons.push(why);
+    const take = loss?.top ?? hand.topLoss;
+    if (take < hand.topWanted - 0.005)
+      row.topCut = { wanted: Math.round(hand.topWanted * 100) / 100, take: Math.round(take * 100) / 100 };
   }
 
   /** The grower's own day against a rule: kept, with the reason, and shown. */
   private setByHand(hand: StepInHand, row: PlannedStep, found: Placement, day: Day): void {
     const said = hand.fact.moved!;
-    const then = this.tree.clone().advance(day);
-    const cut = rootCut(this.ctx, hand, then);
-    if (this.tree.day < day) this.tree = then.clone();
-    this.settle(hand, day, false, cut?.take ?? 0, row.container);
+    const then = this.plant.clone().advance(day);
+    // said against the reserve, the whole of it is done
+    const forced = said.overrides === 'reserve' || said.overrides === 'vigour';
+    const cut = rootCut(this.ctx, hand, then, forced);
+    if (this.plant.day < day) this.plant = then.clone();
+    this.settle(hand, day, false, lossOf(this.ctx, hand, then, forced), row.container);
     const [opens, closes] = [found.window?.opens ?? day, found.window?.closes ?? day];
     this.planned.set(row.key, {
       ...row,
       ...{ opens: toIso(Math.min(opens, day)), closes: toIso(Math.max(day, Math.min(closes, day + 30))) },
       ...{ opensEarly: toIso(day), opensLate: toIso(day), target: toIso(day), rootCut: cut, moved: said },
-      odds: hand.rootLoss > MAJOR || hand.topLoss > MAJOR ? survivalOdds(this.ctx, this.tree) : null,
+      odds: hand.rootLoss > MAJOR || hand.topLoss > MAJOR ? survivalOdds(this.ctx, this.plant) : null,
+      materials: materialsOf(this.ctx, hand, row.container),
       reasons: [
         {
           rule: 'set by hand',
@@ -244,16 +248,25 @@ class Planner {
     return this;
   }
 
+  /** When roots fill the container of today, unless a planned step moves the plants on before. */
+  private rootBound(steps: readonly PlannedStep[]): IsoDate | null {
+    const moves = steps.find((s) => s.status === 'planned' && s.container !== null && s.target !== null);
+    const on = fullOn(this.ctx, this.now);
+    if (on === null || (moves && toDay(moves.target!) <= on)) return null;
+    return toIso(on);
+  }
+
   course(): Course {
-    const { ctx, tree } = this;
+    const { ctx, plant } = this;
     const end = [...ctx.dates.values()].reduce((m, d) => Math.max(m, d.day ?? 0), 0);
     const steps = this.hands.map((h) => this.planned.get(h.step.key)!);
-    tree.advance(Math.max(end, ctx.today, tree.day) + 366);
+    plant.advance(Math.max(end, ctx.today, plant.day) + 366);
     return {
       steps: [...steps, ...yearlySteps(ctx, this.wall, steps)],
-      rings: tree.rings,
+      rings: plant.rings,
       endsOn: end > 0 ? toIso(end) : null,
       wall: this.wall,
+      rootBoundOn: this.rootBound(steps),
     };
   }
 }
@@ -274,5 +287,9 @@ export function mayMove(facts: CourseFacts, book: SeasonBook, today: IsoDate, ke
   const planner = new Planner(facts, book, today).run(key);
   const hand = planner.hands.find((h) => h.step.key === key);
   if (!hand || hand.fact.status === 'done') throw new RangeError(`not an open step: ${key}`);
-  return objection(planner.ctx, hand, planner.tree, planner.last, toDay(to));
+  return objection(planner.ctx, hand, planner.plant, planner.last, toDay(to));
 }
+
+/** The cohort's typical plant as it stands on a day, after everything that was done. */
+export const plantOn = (facts: CourseFacts, book: SeasonBook, today: IsoDate): Plant =>
+  new Planner(facts, book, today).now;

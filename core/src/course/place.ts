@@ -1,4 +1,5 @@
 import { toDay, toIso, type Day } from '../calendar/index.ts';
+import type { Plant } from '../plant/index.ts';
 import { buds } from './rules/buds.ts';
 import { condition } from './rules/condition.ts';
 import { establishment } from './rules/establishment.ts';
@@ -6,6 +7,7 @@ import { exclusive } from './rules/exclusive.ts';
 import { exposure } from './rules/exposure.ts';
 import { layerCutOff } from './rules/layer-cut-off.ts';
 import { light } from './rules/light.ts';
+import { oldWood } from './rules/old-wood.ts';
 import { order } from './rules/order.ts';
 import { putOff } from './rules/put-off.ts';
 import { quarantine } from './rules/quarantine.ts';
@@ -14,12 +16,11 @@ import { reserve } from './rules/reserve.ts';
 import { school } from './rules/school.ts';
 import { stock } from './rules/stock.ts';
 import { weatherGuard } from './rules/weather-guard.ts';
-import type { Tree } from './tree.ts';
-import type { Context, Demand, StepInHand } from './types.ts';
-import { findWindow, type Window } from './window.ts';
+import type { Context, Demand, RefusalCode, StepInHand } from './types.ts';
+import { findWindow, type Window } from './windows/index.ts';
 
 /** Rules that speak before a day is looked for. */
-const BEFORE = [order, quarantine, stock, putOff];
+const BEFORE = [order, quarantine, stock, putOff, oldWood];
 /** Rules that look at the plant, the place and the other work as they will be on the day in question. */
 const ON_THE_DAY = [
   recovery,
@@ -46,8 +47,9 @@ export interface Placement {
   /** the rule that looked at the plant and moved the step to another window */
   pushedBy: Demand | null;
   /** the plant on the target day; null for work that asks nothing of it */
-  tree: Tree | null;
+  plant: Plant | null;
   none: string | null;
+  code: RefusalCode | null;
   offers: string | null;
   /** the target was chosen by the levelled year or by hand, inside the window */
   chosen: 'week' | 'hand' | null;
@@ -76,29 +78,29 @@ function chooseDay(hand: StepInHand, w: Window, today: Day): Pick<Placement, 'ta
 }
 
 /** What every rule says of a day; the plant is grown to it. */
-function onTheDay(ctx: Context, hand: StepInHand, then: Tree, last: LastWorks): Demand[] {
+function onTheDay(ctx: Context, hand: StepInHand, then: Plant, last: LastWorks): Demand[] {
   return ON_THE_DAY.map((rule) => rule(ctx, hand, then, last)).filter((d): d is Demand => d !== null);
 }
 
 /** Finds the first day on which every rule agrees, or says which one never will. */
-export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWorks): Placement {
+export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWorks): Placement {
   const demands = BEFORE.flatMap((rule) => rule(ctx, hand));
   let pushedBy: Demand | null = null;
-  const fail = (none: string, offers: string | null = null): Placement => ({
-    ...{ window: null, target: null, demands, pushedBy, tree: null, none, offers, chosen: null },
+  const fail = (none: string, code: RefusalCode, offers: string | null = null): Placement => ({
+    ...{ window: null, target: null, demands, pushedBy, plant: null, none, code, offers, chosen: null },
   });
   const never = demands.find((d) => d.notBefore === 'never');
-  if (never) return fail(never.text, never.offers ?? null);
+  if (never) return fail(never.text, never.code ?? 'rules-disagree', never.offers ?? null);
   let from = Math.max(...demands.map((d) => d.notBefore as Day));
   let free = false;
 
   for (let push = 0; push < MOST_PUSHES; push++) {
-    const window = findWindow(ctx, hand, from);
-    if ('none' in window) return fail(window.none);
+    const window = findWindow(ctx, hand, from, plant);
+    if ('none' in window) return fail(window.none, window.code);
     const cut = layerCutOff(ctx, hand, window);
     if (cut) {
       demands.push(cut);
-      if (cut.notBefore === 'never') return fail(cut.text, cut.offers ?? null);
+      if (cut.notBefore === 'never') return fail(cut.text, 'layer-cut-off', cut.offers ?? null);
       window.closes = Math.min(window.closes, cut.closesBy ?? window.closes);
     }
     const choice = chooseDay(
@@ -108,8 +110,8 @@ export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWork
     );
     const target = choice.target!;
     if (!asksThePlant(hand))
-      return { window, ...choice, demands, pushedBy, tree: null, none: null, offers: null };
-    const then = tree.clone().advance(target);
+      return { window, ...choice, demands, pushedBy, plant: null, none: null, code: null, offers: null };
+    const then = plant.clone().advance(target);
     const pushed = onTheDay(ctx, hand, then, last);
     const blocking = pushed.find((d) => d.notBefore === 'never' || d.notBefore > target);
     const late = pushed.filter((d) => d.notBefore !== 'never' && d.notBefore > window.opens);
@@ -118,7 +120,7 @@ export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWork
       const opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
       return {
         window: { ...window, opens, early: Math.max(window.early, from), late: Math.max(window.late, opens) },
-        ...{ ...choice, demands, pushedBy, tree: then, none: null, offers: null },
+        ...{ ...choice, demands, pushedBy, plant: then, none: null, code: null, offers: null },
       };
     }
     // a day chosen by the week or by hand gives way before the window does
@@ -128,17 +130,18 @@ export function place(ctx: Context, hand: StepInHand, tree: Tree, last: LastWork
     }
     demands.push(blocking);
     pushedBy = blocking;
-    if (blocking.notBefore === 'never') return fail(blocking.text, blocking.offers ?? null);
+    if (blocking.notBefore === 'never')
+      return fail(blocking.text, blocking.code ?? 'rules-disagree', blocking.offers ?? null);
     from = Math.max(from, blocking.notBefore);
   }
-  return fail(pushedBy?.text ?? 'no window in which every rule agrees');
+  return fail(pushedBy?.text ?? 'no window in which every rule agrees', 'rules-disagree');
 }
 
 /** The first rule that speaks against doing a step on a day; null when all agree. */
 export function objection(
   ctx: Context,
   hand: StepInHand,
-  tree: Tree,
+  plant: Plant,
   last: LastWorks,
   day: Day,
 ): { rule: Demand['rule']; text: string } | null {
@@ -146,11 +149,11 @@ export function objection(
   const before = BEFORE.flatMap((rule) => rule(ctx, hand)).filter((d) => d.rule !== 'put off');
   const early = before.find((d) => d.notBefore === 'never' || d.notBefore > day);
   if (early) return early;
-  const window = findWindow(ctx, hand, day, 0);
+  const window = findWindow(ctx, hand, day, plant, 0);
   if ('none' in window) return { rule: 'window', text: window.none };
   if (window.opens > day || window.closes < day) {
     const earliest = Math.max(ctx.today, ...before.map((d) => d.notBefore as Day));
-    const sooner = findWindow(ctx, hand, earliest);
+    const sooner = findWindow(ctx, hand, earliest, plant);
     const closed = !('none' in sooner) && sooner.closes < day;
     return {
       rule: 'window',
@@ -161,6 +164,6 @@ export function objection(
   }
   const cut = layerCutOff(ctx, hand, window);
   if (cut && (cut.notBefore === 'never' || day > (cut.closesBy ?? day))) return cut;
-  const then = tree.clone().advance(day);
+  const then = plant.clone().advance(day);
   return onTheDay(ctx, hand, then, last).find((d) => d.notBefore === 'never' || d.notBefore > day) ?? null;
 }

@@ -6,9 +6,10 @@ import type { CourseStepPlan, Programme } from '../programmes/index.ts';
 import type { Choices, Levels } from '../schools/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import type { GroupTolerance, Taxon } from '../taxa/index.ts';
+import type { Seasons } from '../plant/index.ts';
 import type { Ring } from '../trunk/index.ts';
 
-/** The sixteen rules of the trade, and the grower's own word. */
+/** The rules of the trade, and the grower's own word. */
 export const RULES = [
   'window',
   'order',
@@ -26,10 +27,31 @@ export const RULES = [
   'school',
   'quarantine',
   'exposure',
+  'old wood',
   'put off',
   'set by hand',
 ] as const;
 export type RuleName = (typeof RULES)[number];
+
+/** Why a step has no date: a closed list, so that every one of them can be answered for. */
+export const REFUSALS = [
+  'winters-too-warm',
+  'never-warm-enough',
+  'no-such-season',
+  'no-cold',
+  'stays-in',
+  'not-for-kind',
+  'follows-refused',
+  'old-wood',
+  'beyond-reserve',
+  'never-so-large',
+  'layer-cut-off',
+  'in-shade',
+  'held-apart',
+  'exposure',
+  'rules-disagree',
+] as const;
+export type RefusalCode = (typeof REFUSALS)[number];
 
 /** A number a reason rests on, with where it comes from. */
 export interface Figure {
@@ -83,6 +105,12 @@ export interface CourseFacts {
   vigour: { on: IsoDate; value: number }[];
   /** containers changed between steps, as when a plant is put back a size */
   moves?: { on: IsoDate; container: string }[];
+  /** whether live growth was seen low on the stem, and when; null: nobody looked */
+  lowGrowth?: { on: IsoDate; seen: boolean } | null;
+  /** the cover over them now: mesh, fleece, cage or glass, and its clearance, mm */
+  cover?: { clearance: number } | null;
+  /** the programme is the grower's own: lags and conditions in it are theirs */
+  own?: boolean;
   /** the last day plants were seen firm and rooted */
   firmOn?: IsoDate | null;
   /** schools chosen for the nursery and for this cohort */
@@ -118,6 +146,8 @@ export interface PlannedStep {
   container: string | null;
   /** share of the root to take: wanted, and what the plant bears on the target day */
   rootCut: { wanted: number; limit: number; take: number } | null;
+  /** share of the top to take where that is less than is usual, and why stands among the reasons */
+  topCut: { wanted: number; take: number } | null;
   /** severe work: the model's chance, 0..1, that a plant of the cohort lives through it */
   odds: number | null;
   /** everything it waits for is done */
@@ -128,9 +158,23 @@ export interface PlannedStep {
   minutes: number;
   /** what may be done instead when the step is refused */
   offers: string | null;
+  /** why it has no date */
+  refusal: RefusalCode | null;
+  /** years in which a step that waits for a size may come, and the likeliest */
+  span: { from: number; to: number | null; likely: number } | null;
+  /** what is used for it, besides tools, by kind, container and school */
+  materials: Material[];
   /** the day was set by hand; with the rule it goes against */
   moved: { to: IsoDate; overrides: RuleName | null; reason: string } | null;
   reasons: Reason[];
+}
+
+/** Something used for a step, for all plants together. */
+export interface Material {
+  what: string;
+  /** null: have it at hand, the amount does not matter */
+  amount: number | null;
+  unit: string;
 }
 
 export interface Course {
@@ -140,6 +184,8 @@ export interface Course {
   endsOn: IsoDate | null;
   /** what holds the roots today */
   wall: Wall;
+  /** when roots fill the container they stand in now, as the plan goes; null: they move on before, or stand free */
+  rootBoundOn: IsoDate | null;
 }
 
 /** What a rule asks: not before a day, or never; some close the window early. */
@@ -151,6 +197,10 @@ export interface Demand {
   /** last day on which the rule agrees */
   closesBy?: Day;
   offers?: string;
+  /** a step that never comes: why */
+  code?: RefusalCode;
+  /** days on which fast and slow plants reach what is asked; null: never */
+  band?: { fast: Day; slow: Day | null };
   text: string;
   figures: Figure[];
 }
@@ -161,8 +211,12 @@ export interface Context {
   taxon: Taxon;
   tolerance: GroupTolerance;
   book: SeasonBook;
-  /** growing days of a season for this kind at this place, kept */
-  growing: (year: number) => { from: Day; to: Day };
+  /** growing seasons of this kind at this place, kept */
+  seasons: Seasons;
+  /** basis of the lags and conditions a programme asks for: the grower's own, or the trade's */
+  practice: Param['basis'];
+  /** half were up by then, where that has been told */
+  emergedOn: Day | null;
   today: Day;
   /** day each step was done or is planned for, in programme order; null: cannot be planned */
   dates: Map<string, { day: Day | null; title: string; operation: string; done: boolean; why?: string }>;
@@ -174,4 +228,6 @@ export interface StepInHand {
   fact: StepFact;
   rootLoss: number;
   topLoss: number;
+  /** the share of the top asked for before old wood was thought of */
+  topWanted: number;
 }

@@ -1,7 +1,7 @@
 import { toIso, type Day } from '../calendar/index.ts';
+import type { Wall } from '../containers/index.ts';
 import { operation } from '../operations/index.ts';
 import { HARDENED_STEP, safeFrom } from '../season/exposure.ts';
-import type { Tree } from './tree.ts';
 import type { Context, PlannedStep } from './types.ts';
 
 const IN_HAND_DAYS = 28;
@@ -9,18 +9,26 @@ const IN_HAND_DAYS = 28;
 /** What a place asks of a cohort every year, whatever its programme: shelter for the tender, rest for the hardy. */
 export function yearlySteps(
   ctx: Context,
-  wall: Tree['wall'],
+  wall: Wall,
   planned: readonly PlannedStep[],
 ): PlannedStep[] {
-  const asked = (op: string) => planned.some((s) => s.operation === op && s.status === 'planned');
-  const shelter = asked('bring-in') ? null : shelterStep(ctx, wall);
-  return [...(shelter ? [shelter] : []), ...(asked('go-dormant') ? [] : restSteps(ctx))];
+  const asked = (op: string) => planned.filter((s) => s.operation === op && s.status === 'planned');
+  const shelter = shelterStep(ctx, wall);
+  // a planned coming-in speaks for this warm season only when it comes no later than the shelter would
+  const spoken = asked('bring-in').some((s) => shelter !== null && s.closes! <= shelter.closes!);
+  return [
+    ...(shelter && !spoken ? [shelter] : []),
+    ...(asked('go-dormant').length > 0 ? [] : restSteps(ctx)),
+  ];
 }
 
-/** A tender kind that stands where it may freeze is to come in before the night one year in fifty brings. */
-function shelterStep(ctx: Context, wall: Tree['wall']): PlannedStep | null {
+/** Kinds that bear this and colder stay out in winter; where it gets colder still their pots are covered. °C */
+const HARDY = -8;
+
+/** A tender kind is to come in before the night one year in fifty brings; a hardy one has its pot covered. */
+function shelterStep(ctx: Context, wall: Wall): PlannedStep | null {
   const { book, taxon, today } = ctx;
-  if (wall === 'ground' || taxon.hardyTo.value < -20) return null;
+  if (wall === 'ground') return null;
   let season = book.seasonOf(today);
   let first = book.coldBelow(taxon.hardyTo.value, season).first;
   // a night that has come this season leaves the next one to plan for
@@ -28,12 +36,20 @@ function shelterStep(ctx: Context, wall: Tree['wall']): PlannedStep | null {
   if (!first) return null;
   const { value, unit, basis } = taxon.hardyTo;
   const nights = `{${toIso(first.p02)}} in one year of fifty, {${toIso(first.p50)}} in half`;
+  const hardy = value <= HARDY;
+  const what = hardy ? 'Heeled in or covered' : 'In';
   return {
-    ...yearly(ctx, `shelter-${season}`, 'bring-in', first.p02 - IN_HAND_DAYS, first.p02),
+    ...yearly(
+      ctx,
+      `shelter-${season}`,
+      hardy ? 'winter-cover' : 'bring-in',
+      first.p02 - IN_HAND_DAYS,
+      first.p02,
+    ),
     reasons: [
       {
         rule: 'exposure',
-        text: `${taxon.name} bears ${value} °C in a pot; a colder night comes to this place by ${nights}. In before {${toIso(first.p02)}}`,
+        text: `${taxon.name} bears ${value} °C in a pot; a colder night comes to this place by ${nights}. ${what} before {${toIso(first.p02)}}`,
         figures: [
           {
             label: 'coldest borne',
@@ -116,10 +132,14 @@ function yearly(ctx: Context, key: string, operationId: string, opens: Day, clos
     target: toIso(day),
     doneOn: done ? fact.doneOn! : null,
     rootCut: null,
+    topCut: null,
     odds: null,
     ready: true,
     waits: [],
     offers: null,
+    refusal: null,
+    span: null,
+    materials: [],
     moved: null,
     minutes: Math.ceil(op.minutes.value * ctx.facts.live),
     reasons: [],

@@ -2,11 +2,13 @@ import { toIso, type Day } from '../calendar/index.ts';
 import { AGAIN_SHARE } from '../cuttings/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { quantile } from '../stats/index.ts';
+import type { Ease } from '../taxa/index.ts';
 import {
   doubleCutOff,
   doubleMargin,
   fillDay,
   LAYER,
+  layerWarmth,
   luck,
   type LayerMargin,
   type NeverFills,
@@ -28,11 +30,10 @@ export function filling(
   from: Day,
   which: 'first' | 'second' = 'first',
   share = 1,
+  ease: Ease = 'easy',
 ): Filling | NeverFills {
-  const [sum, cv] =
-    which === 'first'
-      ? [LAYER.firstFill.value, LAYER.firstSpread.value]
-      : [LAYER.secondFill.value, LAYER.secondSpread.value];
+  const sum = layerWarmth(ease)[which].value;
+  const cv = which === 'first' ? LAYER.firstSpread.value : LAYER.secondSpread.value;
   const full = book
     .years(book.seasonOf(from))
     .map((run, i) => fillDay(run, from, share * sum * luck(i, cv)) ?? Infinity)
@@ -58,10 +59,10 @@ export interface LayerDecision {
 }
 
 /** The later of a whole filling since the ring, and half a filling since a look that found it not full. */
-function expected(book: SeasonBook, began: Day, seen: Day | null): Filling | NeverFills {
-  const whole = filling(book, began);
+function expected(book: SeasonBook, began: Day, seen: Day | null, ease: Ease): Filling | NeverFills {
+  const whole = filling(book, began, 'first', 1, ease);
   if (seen === null) return whole;
-  const again = filling(book, seen, 'first', AGAIN_SHARE.value);
+  const again = filling(book, seen, 'first', AGAIN_SHARE.value, ease);
   return again.kind === 'days' && whole.kind === 'days' && whole.p50 > again.p50 ? whole : again;
 }
 
@@ -77,12 +78,13 @@ export function decideLayer(
   today: Day,
   full: boolean,
   seen: Day | null = null,
+  ease: Ease = 'easy',
 ): LayerDecision {
-  const fill = expected(book, began, full ? null : seen);
+  const fill = expected(book, began, full ? null : seen, ease);
   const opening = full || fill.kind !== 'days' ? today : Math.max(today, fill.p50);
-  const margin = doubleMargin(book, opening);
+  const margin = doubleMargin(book, opening, ease);
   const span = book.span(book.seasonOf(opening));
-  const cutOff = doubleCutOff(book, Math.max(span.from + 60, began), span.to);
+  const cutOff = doubleCutOff(book, Math.max(span.from + 60, began), span.to, ease);
   if (!full && fill.kind === 'never-fills') return { verdict: 'never', fill, opening, margin, cutOff };
   const passes = margin.kind === 'margin' && margin.p10 >= 0;
   const verdict = !passes ? 'single' : full ? 'double' : 'wait';
@@ -106,8 +108,8 @@ export function verdictText(d: LayerDecision): string {
 }
 
 /** Margins of a double layer opened on each of the days from `from` on, a step apart: the calendar of safe dates. */
-export const marginCalendar = (book: SeasonBook, from: Day, to: Day, step = 7) =>
+export const marginCalendar = (book: SeasonBook, from: Day, to: Day, step = 7, ease: Ease = 'easy') =>
   Array.from({ length: Math.floor((to - from) / step) + 1 }, (_, i) => {
     const day = from + i * step;
-    return { day, margin: doubleMargin(book, day) };
+    return { day, margin: doubleMargin(book, day, ease) };
   });

@@ -1,19 +1,31 @@
 import type { Day } from '../calendar/index.ts';
-import { cp } from '../params/index.ts';
+import { cp, type Param } from '../params/index.ts';
 import { random } from '../random/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { degreeDays } from '../season/degree-days.ts';
 import { quantile } from '../stats/index.ts';
+import { EASE, type Ease } from '../taxa/index.ts';
 
-/** Warmth an air layer needs to fill with root, and how much layers differ. Common practice fitted to ranges. */
+/**
+ * Warmth an air layer of an easy kind needs to fill with root, and how much layers differ. Fitted so that layers rung
+ * by early May in a cool maritime place, almost full by midsummer and again three and a half weeks after, lie
+ * between P10 and P90. Common practice, no source.
+ */
 export const LAYER = {
   base: cp(8, '°C'),
-  firstFill: cp(600, '°C·d above 8 °C'),
-  firstSpread: cp(0.3, 'cv'),
-  secondFill: cp(330, '°C·d above 8 °C'),
-  secondSpread: cp(0.28, 'cv'),
+  firstFill: cp(375, '°C·d above 8 °C'),
+  firstSpread: cp(0.35, 'cv'),
+  secondFill: cp(260, '°C·d above 8 °C'),
+  secondSpread: cp(0.35, 'cv'),
   settling: cp(49, 'days'),
 } as const;
+
+/** Warmth a layer of a kind wants to fill, and to fill again; slower kinds want more of it by their class. */
+export function layerWarmth(ease: Ease): { first: Param; second: Param } {
+  const { value } = EASE[ease].fills;
+  const by = (p: Param) => ({ ...p, value: Math.round(p.value * value) });
+  return { first: by(LAYER.firstFill), second: by(LAYER.secondFill) };
+}
 /** A double layer is offered when it passes in at least this share of years. */
 export const SURE = 0.9;
 
@@ -55,19 +67,21 @@ export const luck = (year: number, spread: number) =>
  * How much time a double layer opened on a day has before frost, over the place's simulated years.
  * Later openings never have more. `never-fills` when most years are too cold.
  */
-export function doubleMargin(book: SeasonBook, opened: Day): LayerMargin | NeverFills {
-  const own = margins.get(book) ?? new Map<Day, LayerMargin | NeverFills>();
+export function doubleMargin(book: SeasonBook, opened: Day, ease: Ease = 'easy'): LayerMargin | NeverFills {
+  const own = margins.get(book) ?? new Map<string, LayerMargin | NeverFills>();
   margins.set(book, own);
-  let found = own.get(opened);
-  if (!found) own.set(opened, (found = workOut(book, opened)));
+  const key = `${opened} ${ease}`;
+  let found = own.get(key);
+  if (!found) own.set(key, (found = workOut(book, opened, ease)));
   return found;
 }
-const margins = new WeakMap<SeasonBook, Map<Day, LayerMargin | NeverFills>>();
+const margins = new WeakMap<SeasonBook, Map<string, LayerMargin | NeverFills>>();
 
-function workOut(book: SeasonBook, opened: Day): LayerMargin | NeverFills {
+function workOut(book: SeasonBook, opened: Day, ease: Ease): LayerMargin | NeverFills {
+  const wanted = layerWarmth(ease).second.value;
   const season = book.seasonOf(opened);
   const spare = book.years(season).map((run, i) => {
-    const full = fillDay(run, opened, LAYER.secondFill.value * luck(i, LAYER.secondSpread.value));
+    const full = fillDay(run, opened, wanted * luck(i, LAYER.secondSpread.value));
     if (full === null) return NEVER;
     const turn = book.span(season).from + 171;
     let frost: number | null = null;
@@ -88,9 +102,9 @@ function workOut(book: SeasonBook, opened: Day): LayerMargin | NeverFills {
 }
 
 /** Last day from `from` to `to` on which a double layer still passes; null when none does. */
-export function doubleCutOff(book: SeasonBook, from: Day, to: Day): Day | null {
+export function doubleCutOff(book: SeasonBook, from: Day, to: Day, ease: Ease = 'easy'): Day | null {
   const passes = (day: Day) => {
-    const m = doubleMargin(book, day);
+    const m = doubleMargin(book, day, ease);
     return m.kind === 'margin' && m.p10 >= 0;
   };
   if (!passes(from)) return null;

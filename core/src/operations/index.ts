@@ -1,11 +1,14 @@
 import { OPERATIONS } from '../../data/operations/index.ts';
 import type { Param } from '../params/index.ts';
 import type { QuestionId } from '../schools/index.ts';
-import type { MarkerName } from '../season/markers.ts';
-import type { GrowthGroup } from '../taxa/index.ts';
+import type { MarkerName } from '../season/marker-rules.ts';
+import type { GrowthGroup, SowTime, Taxon } from '../taxa/index.ts';
 
 export const LANES = ['roots', 'top', 'container', 'care'] as const;
 export type Lane = (typeof LANES)[number];
+
+/** A part whose swelling is asked for: the base, where ties sit, or the stem above, where wire does. */
+export type Segment = 'base' | 'stem';
 
 /** A marker of the place, and days after it (negative: before). */
 export type Edge = [marker: MarkerName, offset: number];
@@ -13,15 +16,37 @@ export type Edge = [marker: MarkerName, offset: number];
 /** The days in which an operation may be done. */
 export type WindowSpec =
   /** hangs on the season of the place, or of the open air */
-  | { kind: 'season'; opens: Edge; closes: Edge; outdoors?: boolean }
+  | { kind: 'season'; opens: Edge; closes: Edge; outdoors?: boolean; /** days it lasts at least */ atLeast?: number }
   /** counted in days from the step it follows */
   | { kind: 'lag'; opens: number; closes: number }
   /** counted in growing seasons from the step it follows: growth decides, not the calendar */
   | { kind: 'growth'; opens: number; days: number }
   /** opens once enough warmth has passed since the step it follows; °C·d above `base`, 5 °C unless given */
-  | { kind: 'warmth'; degreeDays: number | 'emergence'; days: number; base?: number }
+  | {
+      kind: 'warmth';
+      /** a sum, what seed of the kind wants, or what a layer of the kind wants to fill, and to fill again */
+      degreeDays: number | 'emergence' | 'layer' | 'layer again';
+      days: number;
+      base?: number;
+      /** of that sum; the whole unless given */
+      share?: number;
+    }
   /** around the first night of autumn, or last of spring, too cold for the kind: all but one year in fifty */
-  | { kind: 'cold'; side: 'first' | 'last'; opens: number; closes: number };
+  | { kind: 'cold'; side: 'first' | 'last'; opens: number; closes: number }
+  /** closes when a part has swollen by this share of its thickness since the step it follows; opens so many days before */
+  | { kind: 'swelling'; part: Segment; share: number; days: number }
+  /** from half up to the day tips reach the cover, by its clearance */
+  | { kind: 'tips' };
+
+/** A window by growth group: the group's own, that of all kinds ruled by warmth, or that of any kind. */
+export type Windows = Partial<Record<GrowthGroup | 'warm' | 'any', WindowSpec>>;
+
+/** An answer to a question of schools under which something is done. */
+export interface When {
+  question: QuestionId;
+  /** ‘dry-air’ stands for "by humidity" where summers are dry */
+  options: readonly string[];
+}
 
 /** What the recording sheet asks for besides how many were done. */
 export type Asks =
@@ -32,16 +57,22 @@ export interface Aftercare {
   operation: string;
   window?: WindowSpec;
   groups?: readonly GrowthGroup[];
+  when?: When;
+  /** growing seasons to pass before it */
+  seasons?: number;
+  /** window of what ends it, where that is not the usual one */
+  ends?: WindowSpec;
 }
 
 export interface Operation {
   id: string;
   name: string;
   lane: Lane;
-  /** the first entry that fits the taxon's group; `any` fits all */
-  windows: Partial<Record<GrowthGroup | 'any', WindowSpec>>;
-  /** a school that moves the window: by option chosen */
-  schoolWindows?: { question: QuestionId; options: Record<string, WindowSpec> };
+  windows: Windows;
+  /** a school that moves the window: by option chosen, for kinds ruled by cold */
+  schoolWindows?: { question: QuestionId; options: Record<string, Windows> };
+  /** sowing follows the seed: as it ripens where it does not keep */
+  seedWindows?: Partial<Record<SowTime, WindowSpec>>;
   /** share of root and of top taken, 0..1 */
   rootLoss: Param;
   topLoss: Param;
@@ -61,6 +92,18 @@ export interface Operation {
   exposes?: boolean;
   /** waits for the buds: a tally of bud stages bears on it */
   budsDecide?: boolean;
+  /** cuts into bare old wood: wants live growth below it on kinds that do not sprout there */
+  oldWood?: boolean;
+  /** all or nothing: it is put off, never made lighter */
+  whole?: boolean;
+  /** may be done in one sitting with the step it follows */
+  sameSitting?: boolean;
+  /** leaves wounds that are treated by school */
+  wounds?: boolean;
+  /** fills a container: with fresh mix, or again with some of the old */
+  fills?: 'fresh' | 'again';
+  /** holds stems together by school */
+  binds?: boolean;
   /** person-minutes a plant, worked in series */
   minutes: Param;
   /** people wanted at once, and whether it takes practice */
@@ -73,18 +116,27 @@ export interface Operation {
 }
 
 const byId = new Map(OPERATIONS.map((o) => [o.id, o]));
-export const hasOperation = (id: string): boolean => byId.has(id);
+/** Names that stand in programmes written before: a mesh is a cover like any other, ties are looked at and stay. */
+const BEFORE: Record<string, string> = { 'mesh-off': 'guard-off', 'tie-off': 'tie-check' };
+const found = (id: string) => byId.get(id) ?? byId.get(BEFORE[id] ?? '');
+export const hasOperation = (id: string): boolean => found(id) !== undefined;
 
 /** Throws RangeError for an operation the library does not hold. */
 export function operation(id: string): Operation {
-  const found = byId.get(id);
-  if (!found) throw new RangeError(`no such operation: ${id}`);
-  return found;
+  const op = found(id);
+  if (!op) throw new RangeError(`no such operation: ${id}`);
+  return op;
 }
 
-/** The window of an operation for a growth group; null when that group has none. */
-export const windowFor = (o: Operation, group: GrowthGroup): WindowSpec | null =>
-  o.windows[group] ?? o.windows.any ?? null;
+/** The window of a kind among those written; null when it has none. */
+export function windowOf(w: Windows, t: Pick<Taxon, 'group' | 'phenology'>): WindowSpec | null {
+  const byWarmth = t.phenology === 'warm-season' ? w.warm : undefined;
+  return w[t.group] ?? byWarmth ?? w.any ?? null;
+}
+
+/** The window of an operation for a kind; null when that kind has none. */
+export const windowFor = (o: Operation, t: Pick<Taxon, 'group' | 'phenology' | 'sown'>): WindowSpec | null =>
+  (t.sown ? o.seedWindows?.[t.sown] : undefined) ?? windowOf(o.windows, t);
 
 /** An insult is major when it takes more than three tenths of the root or of the top. */
 export const MAJOR = 0.3;

@@ -14,8 +14,8 @@ export interface After {
   step: string;
   days?: number;
   seasons?: number;
-  /** degree days, °C·d above `base`, to pass since */
-  warmth?: { sum: number; base: number };
+  /** degree days, °C·d above `base`, to pass since; or those a layer of the kind wants to fill again */
+  warmth?: { sum: number; base: number } | 'layer again';
   /** when that step has no date, this one does not wait for it */
   optional?: boolean;
   /** what must be on record of that step, in the trade's words: "rooted", "dry" */
@@ -75,8 +75,8 @@ export function programme(id: string): Programme {
 /** The step by which a cohort begins: it is done when the cohort is entered. */
 export const firstStep = (p: Programme): ProgrammeStep => p.steps[0];
 
-export { unfold, type CourseStepPlan } from './unfold.ts';
+export { unfold, rootAngle, type CourseStepPlan, type RootAngle } from './unfold.ts';
 export { retarget, type Retarget } from './retarget.ts';
-export { suits } from './suits.ts';
+export { suits, usualProgramme } from './suits.ts';
 export { faultsOf, type ProgrammeFault } from './faults.ts';
 export { PROGRAMMES };

@@ -7,8 +7,8 @@ export interface Question {
   options: Record<string, string>;
   /** what holds where nobody chose */
   usual: string;
-  /** whether the answer moves the plan, or only stands on the work card */
-  decides: 'plan' | 'card';
+  /** whether the answer moves the plan, or what is used for it */
+  decides: 'plan' | 'material';
 }
 
 export type QuestionId = (typeof QUESTIONS)[number]['id'];

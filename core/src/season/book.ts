@@ -1,13 +1,20 @@
 import { seasonOf, seasonSpan, type Day, type Hemisphere } from '../calendar/index.ts';
-import type { Climate } from './climate.ts';
+import { coldestMonth, type Climate } from './climate.ts';
 import type { ColdSpells } from './cold.ts';
-import type { Marker, MarkerDays, MarkerName, SeasonMarkers } from './markers.ts';
+import { MARKER_RULES, type MarkerName } from './marker-rules.ts';
+import type { Marker, MarkerDays, SeasonMarkers } from './markers.ts';
 import { kept, moved, seasonModel, type SeasonModel } from './model.ts';
-import { learnedOffset, markerOf, sightsOf, type Observation, type SeasonalKind } from './observe.ts';
+import {
+  classOffset,
+  learnedOffset,
+  markerOf,
+  sightsOf,
+  type Observation,
+  type Phenology,
+  type SeasonalKind,
+} from './observe.ts';
 import type { Outlook } from './outlook.ts';
 import type { WeatherRun } from './weather.ts';
-
-export type Phenology = SeasonalKind['phenology'];
 
 /** The markers of a place for any season, worked out once and kept. */
 export interface SeasonBook {
@@ -86,8 +93,12 @@ export function seasonBook(
   }
 
   const markers = new Map<string, Marker>();
+  const tooWarm = coldestMonth(c) > MARKER_RULES.tooWarm;
+  /** what tells one kind from another here: without sights all of a class are alike */
+  const sort = (kind: SeasonalKind) =>
+    `${kind.phenology} ${kind.buds ?? 'middle'} ${seen.length > 0 ? kind.id : ''}`;
   function marker(name: MarkerName, year: number, kind: SeasonalKind): Marker {
-    const key = `${name} ${year} ${kind.phenology} ${seen.length > 0 ? kind.id : ''}`;
+    const key = `${name} ${year} ${sort(kind)}`;
     let m = markers.get(key);
     if (!m) markers.set(key, (m = work(name, year, kind)));
     return m;
@@ -99,9 +110,13 @@ export function seasonBook(
         kind: 'no-marker',
         why: 'a tropical kind: its year is ruled by warmth and rain, not by cold',
       };
+    // what winters too warm indoors would not wake goes out to rest, and wakes as outdoors
+    if (tooWarm && HELD_BY_COLD.has(name) && outside && coldestMonth(outside.climate) <= MARKER_RULES.tooWarm)
+      return outside.marker(name, year, kind);
     const real = markerOf(name, kind.phenology);
+    const ofClass = classOffset(real, kind.buds);
     if (!seenIn(year)) {
-      const plain = plainSeason(year)[real];
+      const plain = moved(plainSeason(year)[real], ofClass);
       const offset = offsetOf(kind, real, year);
       return offset && plain.kind === 'days'
         ? { ...(moved(plain, offset.days) as typeof plain), learned: offset }
@@ -123,7 +138,7 @@ export function seasonBook(
     // other kinds there have moved: near, but not this kind's own day
     if (fixed[real] !== undefined) {
       const by = offsetOf(kind, real, year)?.days ?? 0;
-      const day = m.p50 + by;
+      const day = m.p50 + by + ofClass;
       return {
         ...m,
         ...{ p02: day - 2 * NEAR, p10: day - NEAR, p50: day, p90: day + NEAR, passed: false, near: true },
@@ -131,17 +146,19 @@ export function seasonBook(
     }
     // what follows from a sight of this kind itself needs no offset
     const before = FOLLOWS[real];
-    const offset = before && own[before] ? null : offsetOf(kind, real, year);
-    return offset ? { ...(moved(m, offset.days) as typeof m), learned: offset } : m;
+    if (before && own[before]) return m;
+    const plain = moved(m, ofClass) as typeof m;
+    const offset = offsetOf(kind, real, year);
+    return offset ? { ...(moved(plain, offset.days) as typeof m), learned: offset } : plain;
   }
 
   const growing = kept((key: string) => {
-    const [year, phenology, id] = key.split(' ');
-    const kind = { id, phenology: phenology as Phenology };
+    const [year, phenology, buds, id] = key.split(' ');
+    const kind = { id, phenology: phenology as Phenology, buds: buds as SeasonalKind['buds'] };
     const { from } = seasonSpan(Number(year), c.hemisphere);
-    const leaves = phenology === 'warm-season' ? 'warm-season' : 'bud-break';
-    const start = marker(leaves, Number(year), kind);
-    const end = marker('leaf-fall-done', Number(year), kind);
+    const byWarmth = phenology === 'warm-season';
+    const start = marker(byWarmth ? 'warm-season' : 'bud-break', Number(year), kind);
+    const end = marker(byWarmth ? 'warm-ends' : 'leaf-fall-done', Number(year), kind);
     const begin = start.kind === 'days' ? start.p50 : from + 75;
     return { from: begin, to: Math.max(begin + 30, end.kind === 'days' ? end.p50 : begin + 220) };
   });
@@ -162,7 +179,7 @@ export function seasonBook(
     },
     marker,
     warmthBy: model.warmthBy,
-    growing: (year, kind) => growing(`${year} ${kind.phenology} ${seen.length > 0 ? kind.id : ''}`),
+    growing: (year, kind) => growing(`${year} ${sort(kind)}`),
     outlook: model.outlook,
     outdoors: model.outdoors,
     coldBelow: model.coldBelow,

@@ -109,6 +109,40 @@ export function indoors(offset: PlaceOffset, tmin: number, tmax: number): [numbe
   return [Math.max(low, offset.heatedTo), Math.max(high, offset.heatedTo + 2)];
 }
 
+const coldest = new WeakMap<Climate, number>();
+
+/** Mean of the coldest month at the place, °C. */
+export function coldestMonth(c: Climate): number {
+  let found = coldest.get(c);
+  if (found !== undefined) return found;
+  let at = 0;
+  const means = MONTH_LENGTHS.map((length) => {
+    let sum = 0;
+    for (let d = at; d < at + length; d++) {
+      const [low, high] = indoors(c.offset, c.tmin[d], c.tmax[d]);
+      sum += (low + high) / 2;
+    }
+    at += length;
+    return sum / length;
+  });
+  coldest.set(c, (found = Math.min(...means)));
+  return found;
+}
+
+/** Vapour pressure of saturated air, kPa, at a temperature, °C: FAO-56 (Allen et al. 1998), equation 11. */
+const saturated = (t: number) => 0.6108 * Math.exp((17.27 * t) / (t + 237.3));
+
+/**
+ * Whether summers are dry to a leaf: mean vapour pressure deficit of the three warmest months above 1.3 kPa, the
+ * night's minimum standing for the dew point (FAO-56, equations 12 and 48; the bound is common practice).
+ */
+export function dryAir(c: Climate): boolean {
+  const deficits = c.tmin.map((low, d) => (saturated(low) + saturated(c.tmax[d])) / 2 - saturated(low));
+  const warmest = [...deficits].sort((a, b) => b - a).slice(0, 91);
+  return warmest.reduce((a, b) => a + b, 0) / warmest.length > DRY_ABOVE;
+}
+const DRY_ABOVE = 1.3;
+
 /** Normal minimum and maximum of the place on a day, °C. */
 export function normalOn(c: Climate, day: Day): [number, number] {
   const d = placeInYear(day);

@@ -12,15 +12,23 @@ export interface ChanceDay {
   share: number;
 }
 
-/** First night of the cold half and last of the spring at or below a temperature; null: fewer than one year in fifty. */
+/**
+ * Nights at or below a temperature on either side of the warm season that begins in a season: the last before
+ * midsummer, and the first from midsummer to the midsummer after. null: fewer than one year in fifty.
+ */
 export interface ColdSpells {
   /** early days are the dangerous ones: p02 comes before all but one year in fifty */
   first: ChanceDay | null;
   /** late days are the dangerous ones: p02 comes after all but one year in fifty */
   last: ChanceDay | null;
+  /** days between the two in all but one year in fifty; Infinity where such nights never come */
+  safe: number;
 }
 
 const MIDSUMMER = 171;
+const YEAR = 365;
+/** Fewer safe nights than this, and a tender kind is not taken out at all. Common practice, no source. */
+export const LEAST_SAFE = 42;
 
 /** Quantile over all years, those without such a night standing at the safe end; null when they reach it. */
 function chance(days: number[], years: number, late: boolean): ChanceDay | null {
@@ -33,20 +41,25 @@ function chance(days: number[], years: number, late: boolean): ChanceDay | null 
   return { p02: at(0.02), p10: at(0.1), p50: at(0.5), p90: at(0.9), share };
 }
 
-/** Reads the cold half of a season out of simulated years: spring up to midsummer, autumn after it. */
+/** Reads the cold on either side of a warm season out of simulated years. */
 export function coldSpells(years: readonly WeatherRun[], span: SeasonSpan, threshold: number): ColdSpells {
-  const [first, last]: [number[], number[]] = [[], []];
+  const [firsts, lasts]: [number[], number[]] = [[], []];
   for (const run of years) {
     const lead = span.from - run.from;
-    let f = -1;
-    let l = -1;
-    for (let i = lead; i < Math.min(run.tmin.length, lead + 365 + 150); i++) {
+    let [first, last] = [-1, -1];
+    for (let i = lead; i < Math.min(run.tmin.length, lead + YEAR + MIDSUMMER); i++) {
       if (run.tmin[i] > threshold) continue;
-      if (i - lead < MIDSUMMER) l = i;
-      else if (f < 0) f = i;
+      if (i - lead < MIDSUMMER) last = i;
+      else {
+        first = i;
+        break;
+      }
     }
-    if (l >= 0) last.push(run.from + l);
-    if (f >= 0) first.push(run.from + f);
+    if (last >= 0) lasts.push(run.from + last);
+    if (first >= 0) firsts.push(run.from + first);
   }
-  return { first: chance(first, years.length, false), last: chance(last, years.length, true) };
+  const first = chance(firsts, years.length, false);
+  const last = chance(lasts, years.length, true);
+  const from = last?.p02 ?? span.from;
+  return { first, last, safe: first ? first.p02 - from : Infinity };
 }

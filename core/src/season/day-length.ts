@@ -1,21 +1,22 @@
-import { dayOf, yearOf, type Day } from '../calendar/index.ts';
+import { dayOf, type Day } from '../calendar/index.ts';
 
 const RAD = Math.PI / 180;
 /** centre of the sun at rise and set: refraction 34′ and solar radius 16′ below the horizon */
 const HORIZON = -0.833;
+const J2000 = dayOf(2000, 1, 1) + 0.5;
 
-/** Solar declination at noon UTC, radians. Spencer 1971 series, as given by NOAA's solar equations. */
+/**
+ * Solar declination at noon UTC, radians, from the sun's mean longitude and anomaly counted since 2000, so
+ * that leap years and the slow drift of the equinoxes are kept. Low-precision formula of the Astronomical
+ * Almanac, good to 0.01° between 1950 and 2050 (from memory).
+ */
 export function declination(day: Day): number {
-  const g = (2 * Math.PI * (day - dayOf(yearOf(day), 1, 1) + 0.5)) / 365;
-  return (
-    0.006918 -
-    0.399912 * Math.cos(g) +
-    0.070257 * Math.sin(g) -
-    0.006758 * Math.cos(2 * g) +
-    0.000907 * Math.sin(2 * g) -
-    0.002697 * Math.cos(3 * g) +
-    0.00148 * Math.sin(3 * g)
-  );
+  const n = day + 0.5 - J2000;
+  const mean = (280.46 + 0.9856474 * n) * RAD;
+  const anomaly = (357.528 + 0.9856003 * n) * RAD;
+  const longitude = mean + (1.915 * Math.sin(anomaly) + 0.02 * Math.sin(2 * anomaly)) * RAD;
+  const obliquity = (23.439 - 0.0000004 * n) * RAD;
+  return Math.asin(Math.sin(obliquity) * Math.sin(longitude));
 }
 
 /** Hours from sunrise to sunset at a latitude in degrees; 0 in polar night, 24 in polar day. */

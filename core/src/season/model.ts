@@ -2,7 +2,8 @@ import { placeInYear, seasonSpan, type Day } from '../calendar/index.ts';
 import { indoors, type Climate } from './climate.ts';
 import { coldSpells, type ColdSpells } from './cold.ts';
 import { degreeDays } from './degree-days.ts';
-import { seasonMarkers, type Fixed, type Marker, type SeasonMarkers } from './markers.ts';
+import type { Fixed } from './marker-rules.ts';
+import { seasonMarkers, type Marker, type SeasonMarkers } from './markers.ts';
 import { outdoorsOf, outlookOf, type Outlook } from './outlook.ts';
 import { atPlace, simulate, type WeatherRun } from './weather.ts';
 
@@ -58,7 +59,7 @@ export function seasonModel(c: Climate, known?: WeatherRun, years = 200): Season
   const drawn = kept((year: number): WeatherRun[] => {
     const span = seasonSpan(year, c.hemisphere);
     const use = reaches(year) ? known : undefined;
-    const length = span.to - span.chillFrom + 1 + 180;
+    const length = span.to - span.chillFrom + 1 + 190;
     return Array.from({ length: years }, (_, i) =>
       atPlace(c, simulate(c, i + 1, span.chillFrom, length, use)),
     );

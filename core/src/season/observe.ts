@@ -1,11 +1,40 @@
 import type { Day } from '../calendar/index.ts';
-import type { Fixed, MarkerName } from './markers.ts';
+import { cp, type Param } from '../params/index.ts';
+import type { Fixed, MarkerName } from './marker-rules.ts';
 
 /** How a kind of plant answers the season: its own id, and what rules its year. A taxon is one. */
+export type Phenology = 'standard' | 'high-chill' | 'warm-season';
+
 export interface SeasonalKind {
   id: string;
-  phenology: 'standard' | 'high-chill' | 'warm-season';
+  phenology: Phenology;
+  /** how early its buds are among those of its phenology; middle where nothing is said */
+  buds?: BudClass;
 }
+
+export type BudClass = 'early' | 'middle' | 'late';
+/** Days by which early and late kinds differ from the middle: five and a half weeks between the ends. */
+export const BUD_OFFSET: Record<BudClass, Param> = {
+  early: cp(-18, 'days'),
+  middle: cp(0, 'days'),
+  late: cp(20, 'days'),
+};
+/** How far markers follow a kind's buds: roots and leaves wholly, the autumn by half. Common practice, no source. */
+const FOLLOWS_BUDS: Partial<Record<MarkerName, number>> = {
+  'roots-active': 1,
+  'bud-swell': 1,
+  'bud-swell-late': 1,
+  'bud-break': 1,
+  'bud-break-late': 1,
+  'candles-moving': 1,
+  'flush-hard': 1,
+  'leaf-fall-done': 0.5,
+  'roots-rest': 0.5,
+};
+
+/** Days by which a marker comes earlier (negative) or later for kinds of a class. */
+export const classOffset = (marker: MarkerName, buds: BudClass = 'middle'): number =>
+  Math.round((FOLLOWS_BUDS[marker] ?? 0) * BUD_OFFSET[buds].value);
 
 /**
  * What growers see and say, the markers it fixes, and the days from the sight to the marker.
@@ -28,6 +57,7 @@ export interface Observation {
   kind: ObservationKind;
   taxonId: string | null;
   phenology: SeasonalKind['phenology'];
+  buds?: BudClass;
   season: number;
   on: Day;
   /** the model's day for the marker it fixes first, null when it had none */
@@ -89,7 +119,8 @@ export function sightsOf(seen: readonly Observation[], season: number, kind: Sea
         // the marker's own sight outweighs one that only announces it
         if (!have || ahead === 0) own[marker] = { on: day, seen: o.on, as: o.kind, main: ahead === 0 };
       } else {
-        const offset = learnedOffset(seen, o.taxonId, marker, season)?.days ?? 0;
+        const learned = learnedOffset(seen, o.taxonId, marker, season)?.days ?? 0;
+        const offset = learned + classOffset(marker, o.buds);
         (others[marker] ??= []).push(day - offset);
       }
     }

@@ -1,27 +1,42 @@
 import type { Day } from '../calendar/index.ts';
 import type { Param } from '../params/index.ts';
-import type { Taxon } from '../taxa/index.ts';
+import type { SowTime, Taxon } from '../taxa/index.ts';
 
 /** What seed of a kind wants between harvest and sowing. */
-export type SeedNeeds =
-  /** sown as it falls: it does not keep */
-  | { kind: 'fresh' }
+export type SeedNeeds = { /** hard seed is nicked or steeped first */ scarify: boolean } & (
+  | /** sown as it ripens: it does not keep */ { kind: 'fresh'; ripens: SowTime }
   /** warm moist days first where the embryo is not ripe, then cold moist days */
   | { kind: 'stratified'; warm: Param | null; cold: Param }
-  | { kind: 'ready' };
+  | { kind: 'ready' }
+);
 
-export function seedNeeds(t: Pick<Taxon, 'fresh' | 'stratification' | 'warmStratification'>): SeedNeeds {
-  if (t.fresh) return { kind: 'fresh' };
-  return t.stratification
-    ? { kind: 'stratified', warm: t.warmStratification ?? null, cold: t.stratification }
-    : { kind: 'ready' };
+type SeedOf = Pick<Taxon, 'sown' | 'scarify' | 'stratification' | 'warmStratification'>;
+export function seedNeeds(t: SeedOf): SeedNeeds {
+  const scarify = t.scarify === true;
+  if (t.sown) return { kind: 'fresh', ripens: t.sown, scarify };
+  return t.stratification.value > 0
+    ? { kind: 'stratified', warm: t.warmStratification ?? null, cold: t.stratification, scarify }
+    : { kind: 'ready', scarify };
+}
+
+/** Cold days still missing when seed is sown before its cold is over; 0 when it is. Sown outdoors in autumn it has them there. */
+export function coldMissing(needs: SeedNeeds, toColdOn: Day | null, sownOn: Day): number {
+  if (needs.kind !== 'stratified') return 0;
+  const had = toColdOn === null ? 0 : Math.max(0, sownOn - toColdOn);
+  return Math.max(0, needs.cold.value - had);
+}
+
+/** Years a dry lot is older than its kind keeps; 0 while it is good, or where it does not keep at all. */
+export function tooOld(t: Pick<Taxon, 'keeps'>, harvested: Day, on: Day): number {
+  const years = (on - harvested) / 365.25;
+  return years <= Math.max(1, t.keeps.value) ? 0 : Math.floor(years);
 }
 
 /** Days of soaking before the first warm or cold day. Common practice, no source. */
 export const SOAK_DAYS = 1;
 
 export interface Phase {
-  what: 'soak' | 'warm' | 'cold' | 'sow';
+  what: 'scarify' | 'soak' | 'warm' | 'cold' | 'sow';
   from: Day;
   /** last day; for sowing the last day of the window */
   to: Day;
@@ -39,17 +54,21 @@ export interface BackCount {
  * treatment begun on `today` ends after the window, `late` is the days by which it misses it.
  */
 export function backCount(needs: SeedNeeds, sow: { from: Day; to: Day }, today: Day): BackCount {
-  if (needs.kind !== 'stratified')
+  if (needs.kind !== 'stratified') {
+    const from = Math.max(sow.from, today);
+    const scarified = needs.scarify ? [{ what: 'scarify' as const, from, to: from }] : [];
     return {
-      phases: [{ what: 'sow', from: Math.max(sow.from, today), to: Math.max(sow.to, today) }],
+      phases: [...scarified, { what: 'sow', from, to: Math.max(sow.to, today) }],
       late: Math.max(0, today - sow.to),
     };
+  }
   const [warm, cold] = [needs.warm?.value ?? 0, needs.cold.value];
   const start = Math.max(sow.from - cold - warm - SOAK_DAYS, Math.min(today, sow.from));
   const [soaked, chilled] = [start + SOAK_DAYS, start + SOAK_DAYS + warm];
   const out = chilled + cold;
   return {
     phases: [
+      ...(needs.scarify ? [{ what: 'scarify' as const, from: start, to: start }] : []),
       { what: 'soak', from: start, to: soaked },
       ...(warm > 0 ? [{ what: 'warm' as const, from: soaked, to: chilled }] : []),
       { what: 'cold', from: chilled, to: out },

@@ -2,15 +2,15 @@ import {
   GOING_ON,
   LIBRARY_WEIGHT,
   RHO_BATCHES,
+  SEED_BY_GROUP,
   SHOWING,
-  SHOWING_BY_GROUP,
   TRAY_RHO,
   type Beginning,
 } from '../../data/survival.ts';
 import type { Param } from '../params/index.ts';
 import type { Programme } from '../programmes/index.ts';
 import { wilson, withinCorrelation, type Share, type Shared } from '../stats/index.ts';
-import type { GrowthGroup } from '../taxa/index.ts';
+import { EASE, type CuttingWood, type Ease, type Taxon } from '../taxa/index.ts';
 import type { Stage } from './stages.ts';
 
 export type { Beginning };
@@ -22,7 +22,7 @@ export function beginningOf(p: Pick<Programme, 'method' | 'steps'>): Beginning {
   if (first === 'stick-softwood') return 'softwood';
   if (first === 'stick-hardwood') return 'hardwood';
   if (first === 'stick-root') return 'root';
-  if (first === 'root-in-water') return 'water';
+  if (first === 'root-in-water' || first === 'hardwood-in-water') return 'water';
   if (first === 'part-offshoots') return 'offshoot';
   return p.method === 'cutting' ? 'semi-ripe' : 'grown';
 }
@@ -44,9 +44,26 @@ export interface StageEstimate extends Shared {
   ownRho: boolean;
 }
 
+type Rooting = Pick<Taxon, 'group' | 'roots' | 'layering'>;
+const isWood = (b: Beginning, t: Rooting): b is CuttingWood => Object.hasOwn(t.roots, b);
+
+/** How readily a kind roots when it is begun in this way; null where that is no matter of rooting. */
+export function rootingEase(t: Rooting, beginning: Beginning): Ease | null {
+  if (beginning === 'layer') return t.layering;
+  return isWood(beginning, t) ? t.roots[beginning] : null;
+}
+
+/** The library's share of what is started that shows, for a kind begun in a way. */
+function showing(t: Rooting, beginning: Beginning): Param {
+  if (beginning === 'layer') return EASE[t.layering].layers;
+  if (isWood(beginning, t)) return EASE[t.roots[beginning]].cuttings;
+  if (beginning === 'seed') return SEED_BY_GROUP[t.group] ?? SHOWING.seed;
+  return SHOWING[beginning];
+}
+
 /** The library's share for a stage. */
-export const libraryShare = (stage: Stage, beginning: Beginning, group: GrowthGroup): Param =>
-  stage === 'showing' ? (SHOWING_BY_GROUP[group]?.[beginning] ?? SHOWING[beginning]) : GOING_ON[stage];
+export const libraryShare = (stage: Stage, beginning: Beginning, t: Rooting): Param =>
+  stage === 'showing' ? showing(t, beginning) : GOING_ON[stage];
 
 /**
  * The share of the next batch that reaches a stage. Batches, not plants, are what experience is made of: plants

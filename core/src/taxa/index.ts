@@ -1,8 +1,18 @@
 import { GROWTH_GROUPS, type GroupTolerance, type GrowthGroup } from '../../data/growth-groups.ts';
-import { CHILL_NEED, FREE_RING, TAXA, type Pace, type Taxon } from '../../data/taxa.ts';
+import {
+  CHILL_NEED,
+  EASE,
+  FREE_RING,
+  TAXA,
+  type CuttingWood,
+  type Ease,
+  type Pace,
+  type SowTime,
+  type Taxon,
+} from '../../data/taxa/index.ts';
 
-export { CHILL_NEED, FREE_RING, GROWTH_GROUPS, TAXA };
-export type { GroupTolerance, GrowthGroup, Pace, Taxon };
+export { CHILL_NEED, EASE, FREE_RING, GROWTH_GROUPS, TAXA };
+export type { CuttingWood, Ease, GroupTolerance, GrowthGroup, Pace, SowTime, Taxon };
 
 const byId = new Map(TAXA.map((t) => [t.id, t]));
 

@@ -24,9 +24,18 @@ export const WALL_FACTOR = {
 /** Growth against that of a plant of vigour 4. */
 export const VIGOUR_FACTOR = [0, 0.4, 0.7, 0.9, 1, 1.1];
 
+/** Roots: share of the mass gained, and dry root to the litre at which a container is root-bound. */
+export const ROOTS = {
+  share: cp(0.3, 'of the mass gained'),
+  boundAt: cp(6, 'g of root per litre'),
+} as const;
+
+/** Growth of slow and of fast plants against the typical one, one in ten either way: log-normal, sd 0.2. */
+export const YEARS_DIFFER = { slow: cp(0.77, ''), fast: cp(1.29, '') } as const;
+
 export const massOf = (mm: number): number => GROWTH.a.value * mm ** GROWTH.b.value;
 
-/** Caliper at which a volume begins to hold growth back, mm. */
+/** Caliper at which a volume begins to hold growth back, mm; long before it is root-bound. */
 export const fullAt = (litres: number): number =>
   ((GROWTH.gramsPerLitre.value * litres) / GROWTH.a.value) ** (1 / GROWTH.b.value);
 
@@ -61,6 +70,9 @@ export const SLENDERNESS = cp(60, 'mm/mm');
 export interface Ring {
   season: number;
   caliper: number;
+  /** one plant in ten is thinner, one in ten thicker; the caliper itself where it was measured */
+  slow: number;
+  fast: number;
   measured: boolean;
 }
 
@@ -69,6 +81,9 @@ export interface RingRun {
   from: number;
   mm: number[];
   measured: number[];
+  /** slow and fast plants, whole mm; missing in what was sent before bands were kept */
+  slow?: number[];
+  fast?: number[];
 }
 
 /** Packs rings; seasons must follow one another, as they do in a course. */
@@ -76,12 +91,16 @@ export const packRings = (rings: readonly Ring[]): RingRun => ({
   from: rings[0]?.season ?? 0,
   mm: rings.map((r) => Math.round(r.caliper * 10) / 10),
   measured: rings.filter((r) => r.measured).map((r) => r.season),
+  slow: rings.map((r) => Math.round(r.slow)),
+  fast: rings.map((r) => Math.round(r.fast)),
 });
 
 export const ringsOf = (run: RingRun): Ring[] =>
   run.mm.map((caliper, i) => ({
     season: run.from + i,
     caliper,
+    slow: run.slow?.[i] ?? caliper,
+    fast: run.fast?.[i] ?? caliper,
     measured: run.measured.includes(run.from + i),
   }));
 

@@ -27,6 +27,7 @@ import {
   type PlannedLayer,
 } from '@gonimos/core/layers';
 import type { SeasonBook } from '@gonimos/core/season';
+import { taxon, type Ease } from '@gonimos/core/taxa';
 import { caliperBefore } from '@gonimos/core/trunk';
 import { readFacts } from '../course/facts.ts';
 import { readPlanning } from '../course/planning.ts';
@@ -41,15 +42,17 @@ const marginOf = (m: LayerMargin | NeverFills) =>
 /** Weeks of the season shown in the calendar of safe dates. */
 const CALENDAR_DAYS = 150;
 const CALENDAR_FROM = 110;
+const WEEK = 7;
 
 function decided(
   book: SeasonBook,
   began: string,
   on: string,
   full: boolean,
+  ease: Ease,
   seen: string | null = null,
 ): DatedDecision {
-  const d = decideLayer(book, toDay(began), toDay(on), full, seen === null ? null : toDay(seen));
+  const d = decideLayer(book, toDay(began), toDay(on), full, seen === null ? null : toDay(seen), ease);
   return {
     verdict: d.verdict,
     fill:
@@ -106,6 +109,7 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
   const { placeId, ...parent } = await readParent(sql, parentId);
   const { books, today } = await readPlanning(sql);
   const book = books.get(placeId)!;
+  const ease = taxon(parent.taxonId).layering;
   const rows = await layersOf(sql, parentId);
   const events = await eventsByLayer(sql, rows);
   const layers = rows.map(({ parentId: _, ...l }): Layer => {
@@ -126,6 +130,7 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
               state.ringedOn,
               decidedOn,
               state.stage === 'full' || state.openedOn !== null || state.severedOn !== null,
+              ease,
               state.lastLookOn,
             ),
       decidedOn,
@@ -134,13 +139,17 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
   });
   const hanging = rows.filter((_, i) => HANGING.has(layers[i].state.stage));
   const span = book.span(book.seasonOf(toDay(today)));
-  const cutOff = doubleCutOff(book, span.from + 60, span.to);
+  const cutOff = doubleCutOff(book, span.from + 60, span.to, ease);
   return {
     ...{ parent, layers, placeId, faults: designFaults(parent.base, hanging.map(plannedOf)) },
     crownTaken: crownTaken(parent.base, hanging.map(plannedOf)),
-    calendar: marginCalendar(book, span.from + CALENDAR_FROM, span.from + CALENDAR_FROM + CALENDAR_DAYS).map(
-      (x) => ({ on: toIso(x.day), margin: marginOf(x.margin) }),
-    ),
+    calendar: marginCalendar(
+      book,
+      span.from + CALENDAR_FROM,
+      span.from + CALENDAR_FROM + CALENDAR_DAYS,
+      WEEK,
+      ease,
+    ).map((x) => ({ on: toIso(x.day), margin: marginOf(x.margin) })),
     cutOff: cutOff === null ? null : toIso(cutOff),
   };
 }
@@ -160,7 +169,7 @@ export async function planLayers(sql: Sql, parentId: string, ask: AskLayers): Pr
       code: l.code,
       ...cutFor(l.diameter, l.how as LayerHow),
       pot: potFor(ballOf(l.diameter, l.how as LayerHow))?.name ?? null,
-      decision: decided(book, ask.on, ask.on, false),
+      decision: decided(book, ask.on, ask.on, false, taxon(parent.taxonId).layering),
     })),
     faults: [
       ...ask.layers.flatMap((l) => {

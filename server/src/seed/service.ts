@@ -31,7 +31,7 @@ const WARMTH_BASE = 5;
 
 /** When seed of a kind is next sown at a place, and what it wants before. */
 function sowingOf(taxonId: string, placeId: string, planning: Planning) {
-  const p = PROGRAMMES.find((x) => x.method === 'seed' && suits(x.id, taxon(taxonId).group));
+  const p = PROGRAMMES.find((x) => x.method === 'seed' && suits(x.id, taxon(taxonId)));
   if (!p) return null;
   const want = { taxonId, placeId, stage: 'showing' as const, byYear: 2999, wanted: 1 };
   const times = timesOf(p, want, planning);

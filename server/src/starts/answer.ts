@@ -44,7 +44,7 @@ export function estimates(
   return all.slice(0, at + 1).map((s) =>
     stageEstimate(
       s.stage,
-      libraryShare(s.stage, beginning, taxon(taxonId).group),
+      libraryShare(s.stage, beginning, taxon(taxonId)),
       lived.filter(
         (l) =>
           l.stage === s.stage && (s.stage === 'showing' ? l.beginning === beginning : l.method === p.method),

@@ -2,11 +2,11 @@ import type { NewVisit, VisitOutcome } from '@gonimos/contract/visits';
 import type { Person } from '@gonimos/contract/people';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { container, roomPerPlant } from '@gonimos/core/containers';
-import { afterSeasons } from '@gonimos/core/course';
+import { plantOn } from '@gonimos/core/course';
+import { afterSeasons } from '@gonimos/core/plant';
 import { chosen } from '@gonimos/core/schools';
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
-import { caliperBefore, GROWTH, massOf, type RingRun } from '@gonimos/core/trunk';
 import { CHECK_AFTER, PUT_BACK_SEASONS, rankCauses, type Cause, type Found } from '@gonimos/core/visits';
 import { readPlanning } from '../course/planning.ts';
 import { replan, readyFacts } from '../course/replan.ts';
@@ -22,7 +22,13 @@ const ROOT_TROUBLE: readonly Found[] = ['few-roots', 'rot', 'mat-below'];
 
 /** First day on which so many growing seasons have passed since a day, for this kind at its place. */
 const afterGrowth = (book: SeasonBook, taxonId: string, on: string, seasons: number): string =>
-  toIso(afterSeasons({ book, growing: (y) => book.growing(y, taxon(taxonId)) }, toDay(on), seasons));
+  toIso(
+    afterSeasons(
+      { seasonOf: book.seasonOf, span: book.span, growing: (y) => book.growing(y, taxon(taxonId)) },
+      toDay(on),
+      seasons,
+    ),
+  );
 
 /** Mean of the warm days of the last two months at the place, °C. */
 function warmthOf(book: SeasonBook, on: string): number {
@@ -32,12 +38,10 @@ function warmthOf(book: SeasonBook, on: string): number {
 }
 
 /** Ranks why roots may have failed from everything on record. */
-function causesFor(f: CohortFacts, book: SeasonBook, rings: RingRun, found: Found[], on: string): Cause[] {
+function causesFor(f: CohortFacts, book: SeasonBook, found: Found[], on: string): Cause[] {
   if (!found.some((x) => ROOT_TROUBLE.includes(x))) return [];
   const kind = container(f.container);
   const litres = kind.wall === 'ground' ? 400 : roomPerPlant(kind, f.live);
-  const season = book.seasonOf(toDay(on));
-  const caliper = f.sizes.findLast((s) => s.caliper !== null)?.caliper ?? caliperBefore(rings, season);
   const rooted = Object.values(f.steps)
     .filter((s) => s.status === 'done' && s.container)
     .map((s) => s.doneOn!)
@@ -50,7 +54,7 @@ function causesFor(f: CohortFacts, book: SeasonBook, rings: RingRun, found: Foun
   });
   return rankCauses({
     found,
-    fill: Math.min(1, massOf(caliper) / (GROWTH.gramsPerLitre.value * litres)),
+    fill: plantOn(f, book, on).fill,
     ...{ litres, wall: kind.wall, light: f.light?.is ?? null, warmth: warmthOf(book, on) },
     sinceWork: Math.max(0, (toDay(on) - toDay(last)) / 365.25),
     mix: mix.option as 'mineral' | 'potting' | 'by-kind',
@@ -77,8 +81,8 @@ export async function recordVisit(trx: Trx, v: NewVisit, person: Person): Promis
   const planning = await readPlanning(trx);
   const [facts] = await readyFacts(trx, [v.cohortId], planning);
   const book = planning.books.get(facts.placeId)!;
-  const { rings, taxon_id } = await trx('cohort').where({ id: v.cohortId }).first('rings', 'taxon_id');
-  const causes = causesFor(facts, book, rings, v.found, v.on);
+  const { taxon_id } = await trx('cohort').where({ id: v.cohortId }).first('taxon_id');
+  const causes = causesFor(facts, book, v.found, v.on);
   const looksAgain = causes.length > 0 || v.decision === 'quarantine';
   const checkOn = !looksAgain
     ? null

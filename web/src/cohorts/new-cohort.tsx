@@ -138,7 +138,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     setValue('container', all.find((p) => p.id === id)?.steps[0].container ?? 'seed-flat');
   };
   const ofTaxon = (id: string) => {
-    const fits = (p: (typeof all)[number]) => suits(p.id, taxon(id).group, p.own);
+    const fits = (p: (typeof all)[number]) => suits(p.id, taxon(id), p.own);
     if (!fits(chosen as (typeof all)[number])) begin(all.find(fits)?.id ?? programmeId);
   };
 
@@ -199,7 +199,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
             })}
           >
             {all
-              .filter((p) => suits(p.id, taxon(v.taxonId).group, p.own))
+              .filter((p) => suits(p.id, taxon(v.taxonId), p.own))
               .map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}

@@ -18,6 +18,7 @@ export const RULE_WORDS: Record<RuleName, string> = {
   school: 'School',
   quarantine: 'Quarantine, or found on opening',
   exposure: 'Exposure between places',
+  'old wood': 'Bare old wood',
   'put off': 'Put off by hand',
   'set by hand': 'Set by hand',
 };
@@ -39,6 +40,7 @@ export const WOULD_CHANGE: Record<RuleName, string> = {
   school: 'The school chosen for the nursery, the programme or this cohort.',
   quarantine: 'Releasing the cohort, or another look.',
   exposure: 'Hardening off, another place, or milder nights.',
+  'old wood': 'Live growth seen low on the stem.',
   'put off': 'You: record it, or put it off to another day.',
   'set by hand': 'You: set another day, or undo this one.',
 };

@@ -17,11 +17,17 @@ export function windowWords(w: WindowSpec): string {
     return w.side === 'first'
       ? `${-w.opens} days before the first night too cold for the kind, one year in fifty`
       : `from the last night too cold for the kind, one year in fifty, for ${w.closes} days`;
-  const sum = w.degreeDays === 'emergence' ? 'the taxon’s own' : w.degreeDays;
+  if (w.kind === 'swelling')
+    return `before the ${w.part} has swollen by ${Math.round(w.share * 100)} % of its thickness`;
+  if (w.kind === 'tips') return 'from half up until tips reach the cover';
+  const sum = typeof w.degreeDays === 'number' ? w.degreeDays : 'the taxon’s own';
   return `after ${sum} degree days above ${w.base ?? 5} °C, for ${w.days} days`;
 }
 
-const groupName = (g: string) => (g === 'any' ? 'any kind' : GROWTH_GROUPS[g as GrowthGroup].name);
+function groupName(g: string): string {
+  if (g === 'any') return 'any kind';
+  return g === 'warm' ? 'kinds ruled by warmth' : GROWTH_GROUPS[g as GrowthGroup].name;
+}
 
 function Details({ o }: { o: Operation }) {
   const facts: [string, string][] = [

@@ -20,7 +20,7 @@ function waits(a: After, p: Programme): string {
     : a.days
       ? `${a.days} days after `
       : a.warmth
-        ? `${a.warmth.sum} degree days after `
+        ? `${a.warmth === 'layer again' ? 'a second filling’s' : a.warmth.sum} degree days after `
         : 'after ';
   return `${lag}${name}${a.needs ? `, once ${a.needs}` : ''}`;
 }

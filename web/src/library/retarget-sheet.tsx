@@ -28,7 +28,7 @@ export function RetargetSheet({
   });
   const look = useTryRetarget();
   const write = useRetarget();
-  const { group } = taxon(cohort.taxonId);
+  const kind = taxon(cohort.taxonId);
   const payload = {
     ...{ id: id.current, cohortId: cohort.id, programmeId: v.programmeId, goal: v.goal },
     goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
@@ -54,7 +54,7 @@ export function RetargetSheet({
         <Field label="Programme" hint="what was done stays done under its like; the rest is planned anew">
           <select className="select" value={v.programmeId} onChange={change('programmeId')}>
             {all
-              .filter((p) => p.id === cohort.programmeId || suits(p.id, group, p.own))
+              .filter((p) => p.id === cohort.programmeId || suits(p.id, kind, p.own))
               .map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}

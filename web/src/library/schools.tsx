@@ -30,7 +30,7 @@ export function Schools() {
                 ))}
               </ul>
               <p className="soft mt-1 text-sm">
-                {q.decides === 'plan' ? 'Moves the plan' : 'Stands on the work card'}
+                {q.decides === 'plan' ? 'Moves the plan' : 'Changes what is used'}
               </p>
             </li>
           );

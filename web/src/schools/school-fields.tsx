@@ -48,9 +48,9 @@ export function SchoolFields({ value, onChange, above }: Props) {
       {part('plan')}
       <details>
         <summary className="cursor-pointer py-2 font-semibold">
-          Answers that stand on the work card and move no date
+          Answers that move no date, but what is used
         </summary>
-        <div className="mt-2">{part('card')}</div>
+        <div className="mt-2">{part('material')}</div>
       </details>
     </div>
   );

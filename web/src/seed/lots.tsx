@@ -20,7 +20,7 @@ const NEEDS = {
   stratified: '',
 };
 const seedProgramme = (l: SeedLot) =>
-  PROGRAMMES.find((p) => p.method === 'seed' && suits(p.id, taxon(l.taxonId).group))?.id ?? 'seed-broadleaf';
+  PROGRAMMES.find((p) => p.method === 'seed' && suits(p.id, taxon(l.taxonId)))?.id ?? 'seed-broadleaf';
 
 function eventWords(e: SeedLot['events'][number]): string {
   if (e.kind === 'test') return `tested: ${e.sound} of ${e.tested} sound`;

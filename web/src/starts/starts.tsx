@@ -64,7 +64,7 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
     ...{ wanted: '40', byYear: String(Number(today.slice(0, 4)) + 2), confidence: '0.9', most: '600' },
     ...{ cents: '0.05', wage: '15' },
   });
-  const fitting = all.filter((p) => suits(p.id, taxon(v.taxonId).group, p.own));
+  const fitting = all.filter((p) => suits(p.id, taxon(v.taxonId), p.own));
   const chosen = fitting.find((p) => p.id === v.programmeId) ?? fitting[0];
   const stages = stagesOf(chosen).map((s) => s.stage);
   const stage = stages.includes(v.stage) ? v.stage : stages[Math.min(1, stages.length - 1)];

@@ -1,7 +1,7 @@
 import { toDay, toIso } from '../../calendar/index.ts';
+import type { Plant } from '../../plant/index.ts';
 import { cp } from '../../params/index.ts';
 import { normalQuantile, normalShare } from '../../stats/index.ts';
-import type { Tree } from '../tree.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
 /** Plants of a cohort are ready over so many days either way (one standard deviation). */
@@ -21,12 +21,12 @@ export function readyShare(looked: number, ready: number, days: number): number 
 }
 
 /** Condition: work that waits for the buds waits until a tally says that half the cohort is ready. */
-export function buds(ctx: Context, { op }: StepInHand, tree: Tree): Demand | null {
+export function buds(ctx: Context, { op }: StepInHand, plant: Plant): Demand | null {
   const tally = ctx.facts.buds;
   if (!op.budsDecide || !tally || tally.looked === 0) return null;
   const on = toDay(tally.on);
   const wait = daysToHalf(tally.looked, tally.ready);
-  if (wait <= 0 || tree.day - on > SPEAKS_FOR) return null;
+  if (wait <= 0 || plant.day - on > SPEAKS_FOR) return null;
   return {
     rule: 'condition',
     notBefore: on + wait,

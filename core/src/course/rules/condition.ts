@@ -1,41 +1,65 @@
 import { toIso, type Day } from '../../calendar/index.ts';
-import { afterSeasons } from '../growing.ts';
-import type { Tree } from '../tree.ts';
+import { afterSeasons, type Plant } from '../../plant/index.ts';
+import type { Condition } from '../../programmes/index.ts';
+import { SLENDERNESS } from '../../trunk/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
 const WAIT_SEASONS = 15;
+const STEP = 0.25;
 
-/** Condition: the caliper or height the step asks for, on the day looked at. */
-export function condition(ctx: Context, { step }: StepInHand, tree: Tree): Demand | null {
+/** How a slow, the typical and a fast plant stand to what is asked. */
+function measures(p: Plant, c: Condition): { slow: number; typical: number; fast: number } {
+  const typical = p[c.measure];
+  if (c.measure === 'fill') return { slow: typical, typical, fast: typical };
+  const by = (caliper: number) =>
+    c.measure === 'caliper' ? caliper : typical + SLENDERNESS.value * (caliper - p.caliper);
+  return { slow: by(p.slow), typical, fast: by(p.fast) };
+}
+
+interface Reached {
+  fast: Day | null;
+  typical: Day | null;
+  slow: Day | null;
+}
+
+/** Days on which fast, typical and slow plants get there, looked for a quarter of a season at a time. */
+function reached(ctx: Context, plant: Plant, c: Condition): Reached {
+  const probe = plant.clone();
+  const found: Reached = { fast: null, typical: null, slow: null };
+  const look = () => {
+    const m = measures(probe, c);
+    for (const who of ['fast', 'typical', 'slow'] as const)
+      if (found[who] === null && m[who] >= c.atLeast) found[who] = probe.day;
+  };
+  look();
+  for (let s = 0; s < WAIT_SEASONS / STEP && found.slow === null; s++) {
+    probe.advance(afterSeasons(ctx.seasons, probe.day, STEP) + 1);
+    look();
+  }
+  return found;
+}
+
+/** Condition: the caliper, height or root-filling the step asks for, on the day looked at. */
+export function condition(ctx: Context, { step }: StepInHand, plant: Plant): Demand | null {
   for (const c of step.conditions ?? []) {
-    const now = tree[c.measure];
+    const now = plant[c.measure];
     if (now >= c.atLeast) continue;
     const what = c.measure === 'fill' ? 'roots filling the container' : c.measure;
     const [factor, unit] = c.measure === 'fill' ? [100, '%'] : [1, 'mm'];
     const amount = `${Math.round(c.atLeast * factor)} ${unit}`;
-    const figures: Demand['figures'] = [
-      { label: `${what} wanted`, value: c.atLeast * factor, unit, basis: 'common practice' },
-      {
-        label: `${what} expected then`,
-        value: Math.round(now * factor * 10) / 10,
-        unit,
-        basis: 'computed',
-      },
-    ];
-    const probe = tree.clone();
-    let reached: Day | 'never' = 'never';
-    for (let s = 0; s < WAIT_SEASONS * 4 && reached === 'never'; s++) {
-      probe.advance(afterSeasons(ctx, probe.day, 0.25) + 1);
-      if (probe[c.measure] >= c.atLeast) reached = probe.day;
-    }
+    const { fast, typical, slow } = reached(ctx, plant, c);
     return {
       rule: 'condition',
-      notBefore: reached,
+      notBefore: typical ?? 'never',
+      ...(typical === null ? { code: 'never-so-large' as const } : { band: { fast: fast ?? typical, slow } }),
       text:
-        reached === 'never'
+        typical === null
           ? `Wants ${what} ${amount}; at this growth it never gets there in this container`
-          : `Wants ${what} ${amount}; expected by {${toIso(reached)}}`,
-      figures,
+          : `Wants ${what} ${amount}; expected by {${toIso(typical)}}`,
+      figures: [
+        { label: `${what} wanted`, value: c.atLeast * factor, unit, basis: ctx.practice },
+        { label: `${what} expected then`, value: Math.round(now * factor), unit, basis: 'computed' },
+      ],
     };
   }
   return null;

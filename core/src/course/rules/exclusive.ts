@@ -1,15 +1,15 @@
 import { toIso } from '../../calendar/index.ts';
-import type { Tree } from '../tree.ts';
+import type { Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
 /** Exclusive work: some work stays away from other work on the same plants. */
-export function exclusive(ctx: Context, { op, step }: StepInHand, tree: Tree): Demand | null {
+export function exclusive(ctx: Context, { op, step }: StepInHand, plant: Plant): Demand | null {
   if (!op.apart || op.apart.days.value === 0) return null;
   const { from, days } = op.apart;
   let latest: { day: number; title: string } | null = null;
   for (const [key, d] of ctx.dates) {
     if (key === step.key || d.day === null || !from.includes(d.operation)) continue;
-    if (d.day <= tree.day && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
+    if (d.day <= plant.day && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
   }
   if (!latest) return null;
   return {

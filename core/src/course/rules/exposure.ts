@@ -1,10 +1,10 @@
 import { toIso } from '../../calendar/index.ts';
+import type { Plant } from '../../plant/index.ts';
 import { exposureBetween, HARDENED_FOR, HARDENED_STEP, SAFE_STEP, safeFrom } from '../../season/exposure.ts';
-import type { Tree } from '../tree.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
 
-/** Exposure between places: no tree goes from a warm house into a night it is not ready for. */
-export function exposure(ctx: Context, { op, step: s }: StepInHand, tree: Tree): Demand | null {
+/** Exposure between places: no plant goes from a warm house into a night it is not ready for. */
+export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant): Demand | null {
   if (!op.exposes) return null;
   const { hardyTo } = ctx.taxon;
   const hardened = [...ctx.dates.entries()].some(
@@ -12,13 +12,13 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, tree: Tree):
       key !== s.key &&
       d.operation === 'harden-off' &&
       d.day !== null &&
-      d.day <= tree.day &&
-      tree.day - d.day <= HARDENED_FOR,
+      d.day <= plant.day &&
+      plant.day - d.day <= HARDENED_FOR,
   );
   const air = ctx.book.outside;
-  const then = exposureBetween(ctx.book, air, tree.day, hardyTo.value, hardened);
+  const then = exposureBetween(ctx.book, air, plant.day, hardyTo.value, hardened);
   if (then.safe) return null;
-  const day = safeFrom(ctx.book, air, tree.day + 1, hardyTo.value, hardened);
+  const day = safeFrom(ctx.book, air, plant.day + 1, hardyTo.value, hardened);
   const limit = hardened ? HARDENED_STEP : SAFE_STEP;
   const [low, fall] = [Math.round(then.low), Math.round(then.fall)];
   const figures: Figure[] = [
@@ -36,6 +36,7 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, tree: Tree):
   return {
     rule: 'exposure',
     notBefore: day ?? 'never',
+    ...(day === null ? { code: 'exposure' as const } : {}),
     text: `Out of its place into nights of ${low} °C, a fall of ${fall} °C${hardened ? '' : ' without hardening off'}; safe from ${when}`,
     figures,
   };

@@ -1,13 +1,14 @@
 import { toIso } from '../../calendar/index.ts';
-import { doubleCutOff, doubleMargin, LAYER } from '../../layers/index.ts';
+import { doubleCutOff, doubleMargin, LAYER, layerWarmth } from '../../layers/index.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
-import type { Window } from '../window.ts';
+import type { Window } from '../windows/types.ts';
 
 /** Layer cut-off: a double layer is opened only while its second filling comes well before frost. */
 export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): Demand | null {
   if (op.id !== 'layer-open') return null;
   const from = Math.max(window.opens, ctx.today);
-  const margin = doubleMargin(ctx.book, from);
+  const ease = ctx.taxon.layering;
+  const margin = doubleMargin(ctx.book, from, ease);
   const figures: Figure[] = [
     ...(margin.kind === 'margin'
       ? [
@@ -21,9 +22,7 @@ export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): D
       : []),
     {
       label: 'second filling',
-      value: LAYER.secondFill.value,
-      unit: LAYER.secondFill.unit,
-      basis: LAYER.secondFill.basis,
+      ...layerWarmth(ease).second,
     },
     {
       label: 'settling',
@@ -32,7 +31,7 @@ export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): D
       basis: LAYER.settling.basis,
     },
   ];
-  const last = doubleCutOff(ctx.book, from, Math.max(from, window.closes));
+  const last = doubleCutOff(ctx.book, from, Math.max(from, window.closes), ease);
   if (last !== null)
     return {
       rule: 'layer cut-off',
@@ -48,6 +47,7 @@ export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): D
   return {
     rule: 'layer cut-off',
     notBefore: 'never',
+    code: 'layer-cut-off',
     offers: 'Leave it closed and sever it as a single layer',
     text: `Full on {${toIso(from)}}: opened then, ${told}. Leave it closed and sever it as a single layer`,
     figures,

@@ -1,25 +1,34 @@
 import { toDay, toIso } from '../../calendar/index.ts';
+import { afterSeasons } from '../../plant/index.ts';
+import { LAYER, layerWarmth } from '../../layers/index.ts';
 import type { After } from '../../programmes/index.ts';
-import { afterSeasons } from '../growing.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
 
-const lagFigure = (a: After): Figure[] => {
-  if (a.warmth)
+/** Warmth that must pass after a step: as written, or what a layer of the kind wants to fill again. */
+function warmthAfter(ctx: Context, a: After): { sum: number; base: number } | null {
+  if (a.warmth !== 'layer again') return a.warmth ?? null;
+  return { sum: layerWarmth(ctx.taxon.layering).second.value, base: LAYER.base.value };
+}
+
+function lagFigure(ctx: Context, a: After): Figure[] {
+  const warm = warmthAfter(ctx, a);
+  if (warm)
     return [
       {
         label: 'warmth between',
-        value: a.warmth.sum,
-        unit: `°C·d above ${a.warmth.base} °C`,
-        basis: 'common practice',
+        value: warm.sum,
+        unit: `°C·d above ${warm.base} °C`,
+        basis: ctx.practice,
       },
     ];
   const value = a.seasons ?? a.days ?? 0;
   const unit = a.seasons ? 'growing seasons' : 'days';
-  return value ? [{ label: 'lag', value, unit, basis: 'common practice' }] : [];
-};
+  return value ? [{ label: 'lag', value, unit, basis: ctx.practice }] : [];
+}
 
-const lagWords = (a: After) => {
-  if (a.warmth) return `${a.warmth.sum} degree days above ${a.warmth.base} °C after`;
+const lagWords = (ctx: Context, a: After) => {
+  const warm = warmthAfter(ctx, a);
+  if (warm) return `${warm.sum} degree days above ${warm.base} °C after`;
   if (a.seasons) return `${a.seasons} growing season${a.seasons === 1 ? '' : 's'} after`;
   return a.days ? `${a.days} days after` : 'After';
 };
@@ -35,14 +44,16 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
         demands.push({
           rule: 'order',
           notBefore: 'never',
+          code: 'follows-refused',
           text: `Waits for ‘${before.title}’, which has no date${before.why ? `: ${before.why}` : ''}`,
           figures: [],
         });
       continue;
     }
-    const warm = a.warmth ? ctx.book.warmthBy(before.day, a.warmth.sum, a.warmth.base) : null;
+    const warmth = warmthAfter(ctx, a);
+    const warm = warmth ? ctx.book.warmthBy(before.day, warmth.sum, warmth.base) : null;
     const lagged = Math.max(before.day + (a.days ?? 0), warm ?? 0);
-    const notBefore = a.seasons ? afterSeasons(ctx, lagged, a.seasons) : lagged;
+    const notBefore = a.seasons ? afterSeasons(ctx.seasons, lagged, a.seasons) : lagged;
     const state = `${before.done ? 'done' : 'planned for'} {${toIso(before.day)}}`;
     // what must be seen, not only done: rooted, dry, clean
     if (a.needs && !before.done)
@@ -51,15 +62,15 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
         notBefore,
         since: { key: a.step, day: before.day },
         text: `Waits until ‘${before.title}’ is recorded ${a.needs}; ${state}`,
-        figures: lagFigure(a),
+        figures: lagFigure(ctx, a),
       });
     else
       demands.push({
         rule: 'order',
         notBefore,
         since: { key: a.step, day: before.day },
-        text: `${lagWords(a)} ‘${before.title}’, ${state}`,
-        figures: lagFigure(a),
+        text: `${lagWords(ctx, a)} ‘${before.title}’, ${state}`,
+        figures: lagFigure(ctx, a),
       });
   }
   if (demands.length === 0)

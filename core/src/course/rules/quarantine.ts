@@ -8,6 +8,7 @@ export function quarantine(ctx: Context, { op, step }: StepInHand): Demand[] {
     {
       rule: 'quarantine',
       notBefore: 'never',
+      code: 'held-apart',
       text: `Held apart since {${held.since}} (${held.found}): no move until the cohort is released`,
       figures: [{ label: 'held since', value: held.since, unit: '', basis: 'your data' }],
     },

@@ -1,6 +1,5 @@
 import { toIso } from '../../calendar/index.ts';
-import { afterSeasons } from '../growing.ts';
-import type { Tree } from '../tree.ts';
+import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
 /** Recovery since the last work of the same lane that took something. */
@@ -13,7 +12,7 @@ export interface LastWork {
 export function recovery(
   ctx: Context,
   hand: StepInHand,
-  _tree: Tree,
+  _plant: Plant,
   last: ReadonlyMap<string, LastWork>,
 ): Demand | null {
   // light work that needs no rest of its own may follow at any time
@@ -22,7 +21,7 @@ export function recovery(
   if (!work || work.seasons === 0) return null;
   return {
     rule: 'recovery',
-    notBefore: afterSeasons(ctx, work.day, work.seasons * 0.9),
+    notBefore: afterSeasons(ctx.seasons, work.day, work.seasons * 0.9),
     text: `Recovering from ‘${work.title}’ of {${toIso(work.day)}}: ${work.seasons} growing season${work.seasons === 1 ? '' : 's'}`,
     figures: [
       {

@@ -1,97 +1,159 @@
 import { toIso, type Day } from '../../calendar/index.ts';
-import { afterSeasons } from '../growing.ts';
-import { RESERVE_CAP, RESERVE_GAIN, WEAKNESS, reserveDrop, type Tree } from '../tree.ts';
+import {
+  afterSeasons,
+  RESERVE_CAP,
+  RESERVE_GAIN,
+  reserveDrop,
+  WEAKNESS,
+  type Plant,
+} from '../../plant/index.ts';
 import type { Context, Demand, Figure, Reason, StepInHand } from '../types.ts';
 
-/** A cut is made lighter down to this part of what is wanted; below it the work is put off. */
+/** Work is made lighter down to this part of what is wanted; below it the work is put off. */
 const LIGHTEST = 0.6;
+/** The whole root goes only where the wound is dried before planting. */
+const FLUSH_CUT = 'dry-wounds';
 const round = (x: number) => Math.round(x * 100) / 100;
 
-/** Largest share of the root that may go today: min(largest cut, (E − floor)·τr ÷ (0.5·q)). */
-export function rootLimit(ctx: Context, tree: Tree): number {
-  const t = ctx.tolerance;
-  const spare = Math.max(0, tree.reserve - t.floor.value);
-  return Math.min(t.largestRootCut.value, (spare * t.rootTolerance.value) / (0.5 * WEAKNESS[tree.vigour]));
+/** What a step takes of a plant, and what that costs it: one reckoning for the rule and for the plant. */
+export interface Loss {
+  root: number;
+  top: number;
+  /** drop of the reserve */
+  drop: number;
+  /** share of what is wanted, 0..1; below the lightest the work is refused */
+  share: number;
 }
 
+const spareOf = (ctx: Context, plant: Plant) => Math.max(0, plant.reserve - ctx.tolerance.floor.value);
+const largestCut = (ctx: Context, { op }: StepInHand): number =>
+  op.id === FLUSH_CUT ? 1 : ctx.tolerance.largestRootCut.value;
+
+/** Largest share of the root that may go today: min(largest cut, (E − floor)·τr ÷ (0.5·q)). */
+export function rootLimit(ctx: Context, hand: StepInHand, plant: Plant): number {
+  const bears = (spareOf(ctx, plant) * ctx.tolerance.rootTolerance.value) / (0.5 * WEAKNESS[plant.vigour]);
+  return Math.min(largestCut(ctx, hand), bears);
+}
+
+/**
+ * The loss as the plant bears it that day: as wanted, or root and top made lighter together, so far as the reserve
+ * stays at the floor. The drop is in proportion to the share taken, so the share is exact. `forced`: by the
+ * grower's own word, whole.
+ */
+export function lossOf(ctx: Context, hand: StepInHand, plant: Plant, forced = false): Loss {
+  const { rootLoss: root, topLoss: top } = hand;
+  const drop = reserveDrop(ctx.tolerance, plant.vigour, root, top);
+  if (forced || root <= 0 || drop <= 0) return { root, top, drop, share: 1 };
+  const share = Math.min(1, largestCut(ctx, hand) / root, spareOf(ctx, plant) / drop);
+  return { root: share * root, top: share * top, drop: share * drop, share };
+}
+
+/** Vigour the plan lets plants grow to by themselves. */
+const STRONG = 4;
+/** Most of the top that a strong plant of the group bears to lose at once, and stays at its floor. */
+export const mostTop = (t: Context['tolerance']): number =>
+  (RESERVE_CAP[STRONG] - t.floor.value) / reserveDrop(t, STRONG, 0, 1);
+
+const lightest = ({ op }: StepInHand) => (op.whole ? 1 : LIGHTEST);
+
 /** What to take of the root: as wanted, or as much as the plant bears. */
-export function rootCut(ctx: Context, hand: StepInHand, tree: Tree) {
+export function rootCut(ctx: Context, hand: StepInHand, plant: Plant, forced = false) {
   if (hand.rootLoss <= 0) return null;
-  const limit = rootLimit(ctx, tree);
-  return { wanted: hand.rootLoss, limit: round(limit), take: round(Math.min(hand.rootLoss, limit)) };
+  const limit = rootLimit(ctx, hand, plant);
+  const { root } = lossOf(ctx, hand, plant, forced);
+  return { wanted: round(hand.rootLoss), limit: round(limit), take: round(root) };
 }
 
 /** Why no more of the root may go than that. */
 export function rootCutReason(
   ctx: Context,
-  tree: Tree,
+  hand: StepInHand,
+  plant: Plant,
   cut: NonNullable<ReturnType<typeof rootCut>>,
 ): Reason {
   const t = ctx.tolerance;
   const percent = (x: number) => Math.round(x * 100);
+  const withTop = hand.topLoss > 0 ? ', with what goes of the top' : '';
   return {
     rule: 'reserve',
     text:
       `Up to ${percent(cut.limit)} % of the root may go that day; ` +
       (cut.take < cut.wanted
-        ? `${percent(cut.wanted)} % is wanted, so the cut is held to ${percent(cut.take)} %`
+        ? `${percent(cut.wanted)} % is wanted, so the cut is held to ${percent(cut.take)} %${withTop}`
         : `${percent(cut.wanted)} % is wanted`),
     binding: false,
     figures: [
-      { label: 'reserve then', value: round(tree.reserve), unit: '', basis: 'computed' },
+      { label: 'reserve then', value: round(plant.reserve), unit: '', basis: 'computed' },
       { label: `floor for ${t.name}`, value: t.floor.value, unit: '', basis: t.floor.basis },
       { label: 'bears root loss', value: t.rootTolerance.value, unit: 'of 1', basis: t.rootTolerance.basis },
       {
         label: 'largest cut at once',
-        value: percent(t.largestRootCut.value),
+        value: percent(largestCut(ctx, hand)),
         unit: '% of root',
         basis: t.largestRootCut.basis,
       },
-      { label: 'vigour', value: tree.vigour, unit: 'of 5', basis: 'computed' },
+      { label: 'vigour', value: plant.vigour, unit: 'of 5', basis: 'computed' },
     ],
   };
 }
 
-function dayWhenBearing(ctx: Context, tree: Tree, drop: number): Day | 'never' {
-  const need = ctx.tolerance.floor.value + drop;
-  const probe = tree.clone();
+function dayWhenBearing(ctx: Context, plant: Plant, root: number, top: number): Day | 'never' {
+  const probe = plant.clone();
   for (let tries = 0; tries < 6; tries++) {
+    const need = ctx.tolerance.floor.value + reserveDrop(ctx.tolerance, probe.vigour, root, top);
     if (RESERVE_CAP[probe.vigour] >= need) {
       const gain = (RESERVE_GAIN.value * probe.vigour) / 3;
-      return afterSeasons(ctx, probe.day, Math.max(0.05, (need - probe.reserve) / gain));
+      return afterSeasons(ctx.seasons, probe.day, Math.max(0.05, (need - probe.reserve) / gain));
     }
-    probe.advance(afterSeasons(ctx, probe.day, 1) + 1);
+    probe.advance(afterSeasons(ctx.seasons, probe.day, 1) + 1);
   }
   return 'never';
 }
 
-/** Reserve and vigour: never below the floor of the group. */
-export function reserve(ctx: Context, hand: StepInHand, tree: Tree): Demand | null {
-  const cut = rootCut(ctx, hand, tree);
+/** Reserve and vigour: never below the floor of the group, by exactly the loss that the plant then suffers. */
+export function reserve(ctx: Context, hand: StepInHand, plant: Plant): Demand | null {
   if (hand.rootLoss + hand.topLoss === 0) return null;
   const t = ctx.tolerance;
-  const root = cut && cut.take >= LIGHTEST * cut.wanted ? cut.take : hand.rootLoss;
-  // a lightened root cut goes with a lightened top
-  const top = cut && cut.take < cut.wanted ? hand.topLoss * (root / cut.wanted) : hand.topLoss;
-  const drop = reserveDrop(ctx, tree.vigour, root, Math.min(top, hand.topLoss));
-  const alone = reserveDrop(ctx, tree.vigour, root, 0);
-  const weighed = root >= top ? alone : drop;
-  if (tree.reserve - weighed >= t.floor.value - 0.005) return null;
-  const weak = RESERVE_CAP[tree.vigour] < t.floor.value + weighed;
+  const { drop, share } = lossOf(ctx, hand, plant);
+  const left = plant.reserve - drop;
+  if (share >= lightest(hand) - 1e-9 && left >= t.floor.value - 1e-9) return null;
+  // least that is worth doing; the whole where it is all or nothing, or only the top is cut
+  const part = hand.rootLoss > 0 ? lightest(hand) : 1;
+  const [root, top] = [hand.rootLoss * part, hand.topLoss * part];
+  const largest = largestCut(ctx, hand);
+  if (root > largest + 1e-9)
+    return {
+      rule: 'reserve',
+      notBefore: 'never',
+      code: 'beyond-reserve',
+      offers: 'Work in stages: one side, ball kept',
+      text: `${t.name} bear at most ${Math.round(largest * 100)} % of the root at once; this work wants ${Math.round(hand.rootLoss * 100)} %`,
+      figures: [
+        {
+          label: 'largest cut at once',
+          value: Math.round(largest * 100),
+          unit: '% of root',
+          basis: t.largestRootCut.basis,
+        },
+      ],
+    };
+  const weighed = reserveDrop(t, plant.vigour, root, top);
+  const weak = RESERVE_CAP[plant.vigour] < t.floor.value + weighed;
   const figures: Figure[] = [
-    { label: 'reserve then', value: round(tree.reserve), unit: '', basis: 'computed' },
+    { label: 'reserve then', value: round(plant.reserve), unit: '', basis: 'computed' },
     { label: 'the work takes', value: round(weighed), unit: '', basis: 'computed' },
     { label: `floor for ${t.name}`, value: t.floor.value, unit: '', basis: t.floor.basis },
-    { label: 'vigour', value: tree.vigour, unit: 'of 5', basis: 'computed' },
+    { label: 'vigour', value: plant.vigour, unit: 'of 5', basis: 'computed' },
   ];
-  const notBefore = dayWhenBearing(ctx, tree, weighed);
+  const notBefore = dayWhenBearing(ctx, plant, root, top);
   return {
     rule: weak ? 'vigour' : 'reserve',
     notBefore,
+    ...(notBefore === 'never' ? { code: 'beyond-reserve' as const } : {}),
     text:
       notBefore === 'never'
         ? `Too weak: the work would leave it below the floor in any season`
-        : `${weak ? `Vigour ${tree.vigour} cannot carry it` : 'Reserve too low'}: would fall to ${round(tree.reserve - weighed)}, floor ${t.floor.value}; strong enough from {${toIso(notBefore)}}`,
+        : `${weak ? `Vigour ${plant.vigour} cannot carry it` : 'Reserve too low'}: would fall to ${round(plant.reserve - weighed)}, floor ${t.floor.value}; strong enough from {${toIso(notBefore)}}`,
     figures,
   };
 }

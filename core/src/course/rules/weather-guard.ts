@@ -1,5 +1,5 @@
 import { toIso, type Day } from '../../calendar/index.ts';
-import type { Tree } from '../tree.ts';
+import type { Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
 /** Weather can be told so many days ahead; beyond them the seasons rule. */
@@ -14,9 +14,9 @@ function coldestAfter(ctx: Context, day: Day): number {
 }
 
 /** Weather guard: fresh-cut roots are kept from frost on the nights that follow. */
-export function weatherGuard(ctx: Context, { op }: StepInHand, tree: Tree): Demand | null {
+export function weatherGuard(ctx: Context, { op }: StepInHand, plant: Plant): Demand | null {
   const { guard } = op;
-  const day = tree.day;
+  const day = plant.day;
   if (!guard || day > ctx.today + OUTLOOK_DAYS) return null;
   const low = coldestAfter(ctx, day);
   if (low >= guard.value) return null;

@@ -1,0 +1,78 @@
+import { toDay, type Day, type IsoDate } from '../calendar/index.ts';
+import { Plant, type Seasons } from '../plant/index.ts';
+import type { SeasonBook } from '../season/book.ts';
+import { taxon, toleranceOf } from '../taxa/index.ts';
+import type { Context, CourseFacts } from './types.ts';
+
+/** First caliper of a seedling or cutting, mm. */
+const FIRST_CALIPER = { seed: 1, cutting: 3, layer: 18, bought: 6, lifted: 40 } as const;
+/** Plants that shared the first tray at least, mm of room being what is asked. */
+const LEAST_SOWN = 40;
+
+/** The grower's learned experience shifts how much the group is taken to bear. */
+function toleranceFor(facts: CourseFacts): Context['tolerance'] {
+  const t = toleranceOf(taxon(facts.taxonId));
+  const by = facts.learned;
+  if (!by || by.factor === 1) return t;
+  const scaled = (p: typeof t.rootTolerance) => ({
+    ...p,
+    value: Math.round(p.value * by.factor * 100) / 100,
+    basis: 'your data' as const,
+    source: `library value moved by ${by.plants} plants of yours`,
+  });
+  return { ...t, rootTolerance: scaled(t.rootTolerance), topTolerance: scaled(t.topTolerance) };
+}
+
+/** Growing seasons of a kind at a place, each worked out once. */
+function seasonsOf(book: SeasonBook, kind: Context['taxon']): Seasons {
+  const known = new Map<number, { from: Day; to: Day }>();
+  return {
+    seasonOf: book.seasonOf,
+    span: book.span,
+    growing(season) {
+      let g = known.get(season);
+      if (!g) known.set(season, (g = book.growing(season, kind)));
+      return g;
+    },
+  };
+}
+
+/** When half were up, as told by the count of emergence. */
+function emergedOn({ programme, steps }: CourseFacts): Day | null {
+  const count = programme.steps.find((s) => s.operation === 'emergence-count');
+  const fact = count && steps[count.key];
+  return fact?.status === 'done' ? toDay(fact.doneOn!) : null;
+}
+
+export function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
+  const t = taxon(facts.taxonId);
+  return {
+    ...{ facts, taxon: t, book, today: toDay(today), dates: new Map() },
+    levels: {
+      cohort: facts.schools.cohort,
+      programme: facts.programme.schools,
+      nursery: facts.schools.nursery,
+    },
+    tolerance: toleranceFor(facts),
+    seasons: seasonsOf(book, t),
+    practice: facts.own ? 'your data' : 'common practice',
+    emergedOn: emergedOn(facts),
+  };
+}
+
+/** The cohort's typical plant on the day it was started, with everything that was measured since. */
+export function plantOf(ctx: Context): Plant {
+  const { facts } = ctx;
+  const p = facts.programme;
+  return new Plant({
+    ...{ taxon: ctx.taxon, tolerance: ctx.tolerance, seasons: ctx.seasons, day: toDay(facts.startedOn) },
+    ...{ caliper: p.caliper ?? FIRST_CALIPER[p.method], vigour: p.vigour, plants: facts.live },
+    container: facts.firstContainer ?? p.steps[0].container ?? 'pot-9',
+    sown: Math.max(facts.live, LEAST_SOWN),
+    seen: [
+      ...facts.sizes.map((size) => ({ day: toDay(size.on), size })),
+      ...facts.vigour.map((v) => ({ day: toDay(v.on), vigour: v.value })),
+      ...(facts.moves ?? []).map((m) => ({ day: toDay(m.on), container: m.container })),
+    ],
+  });
+}

@@ -1,0 +1,97 @@
+import { container } from '../containers/index.ts';
+import { rootAngle } from '../programmes/index.ts';
+import { chosen, type QuestionId } from '../schools/index.ts';
+import type { GrowthGroup } from '../taxa/index.ts';
+import type { Context, Material, StepInHand } from './types.ts';
+
+/** Spare of mix, share. Common practice, no source. */
+const SPARE = 1.1;
+/** Share of fresh mix where the old is used again if it is healthy. Common practice, no source. */
+const FRESH_SHARE = 0.5;
+/** Wire to tie a plant down, mm for each mm of the container's length; wedges for each plant. Common practice, no source. */
+const TIE_WIRE = 2;
+const WEDGES = 3;
+
+const BY_GROUP: Record<GrowthGroup, string> = {
+  'deciduous-broadleaf': 'mineral mix with a third of sieved bark',
+  'oak-like': 'mineral mix with a third of sieved bark',
+  pine: 'coarse mineral mix',
+  'juniper-cypress': 'coarse mineral mix',
+  'deciduous-conifer': 'mineral mix with a third of sieved bark',
+  'evergreen-broadleaf': 'mineral mix with a fifth of sieved bark',
+  'sensitive-shrub': 'lean gritty mix',
+  'swollen-base': 'fast-draining grit and pumice',
+  'tropical-broadleaf': 'mineral mix with a third of coir',
+};
+const WOUND_BY_KIND = (group: GrowthGroup, bark: 'smooth' | 'coarse') => {
+  if (group === 'swollen-base') return 'powder';
+  return bark === 'smooth' ? 'sealed' : 'dry';
+};
+const WOUND: Record<string, string | null> = {
+  sealed: 'wound sealant',
+  powder: 'sulphur or charcoal powder',
+  dry: null,
+};
+const FILLING: Record<string, string> = {
+  stick: 'chopstick to work dry mix in',
+  tap: 'mallet to tap dry mix down',
+  damp: 'damp mix, pressed in by hand',
+};
+const ANGLE = {
+  flat: 'flat bed under the roots',
+  sloped: 'mound under the roots',
+  descending: 'deep hole, roots straight down',
+};
+
+const atHand = (what: string): Material => ({ what, amount: null, unit: '' });
+
+/** Mix, mesh and what holds the plant, by container and school. */
+function filled(ctx: Context, { op }: StepInHand, into: string): Material[] {
+  const kind = container(into);
+  if (kind.wall === 'ground') return [];
+  const { taxon, facts } = ctx;
+  const option = (q: QuestionId) => chosen(q, ctx.levels).option;
+  const medium = option('medium');
+  const name =
+    medium === 'by-kind'
+      ? BY_GROUP[taxon.group]
+      : medium === 'mineral'
+        ? 'one mineral mix'
+        : 'ordinary potting mix';
+  const pots = kind.shared ? Math.ceil(facts.live / 60) : facts.live;
+  const again = op.fills === 'again' && option('old-mix') === 'reuse';
+  const litres = Math.ceil(kind.litres * pots * SPARE);
+  const fresh = again ? Math.ceil(litres * FRESH_SHARE) : litres;
+  const holding = option('holding');
+  const mm = Math.max(...kind.rim);
+  const material: Material[] = [
+    { what: name, amount: fresh, unit: 'L' },
+    atHand(FILLING[option('filling')]),
+    { what: option('mesh') === 'wired' ? 'mesh and wire clips' : 'mesh, laid', amount: pots, unit: '' },
+  ];
+  if (again) material.push({ what: 'old mix, sieved, if healthy', amount: litres - fresh, unit: 'L' });
+  else if (op.fills === 'again') material.push(atHand('clean washed container'));
+  if (kind.shared) return material;
+  if (holding === 'wired')
+    material.push({ what: 'tie-down wire', amount: Math.ceil((TIE_WIRE * mm * pots) / 1000), unit: 'm' });
+  if (holding === 'wedges') material.push({ what: 'wedges', amount: WEDGES * pots, unit: '' });
+  return material;
+}
+
+/** What is used for a step besides its tools. */
+export function materialsOf(ctx: Context, hand: StepInHand, into: string | null): Material[] {
+  const { op } = hand;
+  const { taxon, levels } = ctx;
+  const material = op.fills && into ? filled(ctx, hand, into) : [];
+  if (op.id === 'root-correct') material.push(atHand(ANGLE[rootAngle(levels, taxon.group)]));
+  if (op.wounds) {
+    const { option } = chosen('wounds', levels);
+    const wound = WOUND[option === 'by-kind' ? WOUND_BY_KIND(taxon.group, taxon.bark) : option];
+    if (wound) material.push(atHand(wound));
+  }
+  if (op.binds)
+    material.push(
+      atHand(chosen('fusing', levels).option === 'bound' ? 'binding wire' : 'soft packing, no binding'),
+    );
+  return material;
+}

@@ -1,0 +1,3 @@
+export * from './plant.ts';
+export * from './reserve.ts';
+export * from './seasons.ts';

@@ -1,0 +1,244 @@
+import type { Day } from '../calendar/index.ts';
+import { container, roomPerPlant, type Wall } from '../containers/index.ts';
+import { MAJOR, type Segment } from '../operations/index.ts';
+import { FREE_RING, type GroupTolerance, type Taxon } from '../taxa/index.ts';
+import {
+  crownMean,
+  grow,
+  massOf,
+  ROOTS,
+  SLENDERNESS,
+  VIGOUR_FACTOR,
+  WALL_FACTOR,
+  YEARS_DIFFER,
+  type Ring,
+} from '../trunk/index.ts';
+import { RESERVE_CAP, RESERVE_GAIN, reserveDrop } from './reserve.ts';
+import { growthBetween, seasonsBetween, type Seasons } from './seasons.ts';
+
+const FIRST_SEASON = 0.5;
+/** Root loss above which the plant has to take hold anew. */
+const LOOSENED = 0.1;
+/** The moved stem against the base: where wire sits it is thinner. Common practice, no source. */
+const STEM_SHARE = 0.6;
+
+/** Something measured or judged on a day. */
+export interface Seen {
+  day: Day;
+  size?: { caliper: number | null; height: number | null };
+  vigour?: number;
+  container?: string;
+}
+
+export interface PlantStart {
+  taxon: Pick<Taxon, 'pace'>;
+  tolerance: GroupTolerance;
+  seasons: Seasons;
+  day: Day;
+  /** mm at the base */
+  caliper: number;
+  vigour: number;
+  container: string;
+  /** plants in all; in shared trays they share the room */
+  plants: number;
+  sown?: number;
+  seen: Seen[];
+}
+
+/** Caliper on a day that has been lived through; each points to the one before. */
+interface Track {
+  day: Day;
+  caliper: number;
+  before: Track | null;
+}
+
+/**
+ * The one thing that grows: a cohort's typical plant, carried forward day by day through what is done to it.
+ * Its size, crown, roots and reserve serve the course; nothing else computes growth.
+ */
+export class Plant {
+  day: Day;
+  caliper: number;
+  /** caliper of slow and of fast plants of the kind, one in ten either way, mm */
+  slow: number;
+  fast: number;
+  /** height measured, mm, and how caliper stood then; null while judged by slenderness */
+  private measuredHeight: { height: number; caliper: number } | null = null;
+  crown = 1;
+  reserve: number;
+  vigour: number;
+  litres = 1;
+  wall: Wall = 'smooth';
+  /** dry mass of the roots, g; root work takes from it */
+  roots: number;
+  lastMajor: { day: Day; title: string } | null = null;
+  /** when roots were last cut or moved */
+  lastRoots: { day: Day; title: string } | null = null;
+  readonly rings: Ring[] = [];
+  private settling = 1;
+  private undisturbed = 0;
+  private measuredIn = -1;
+  private ahead: Seen[];
+  private track: Track;
+
+  constructor(private readonly start: PlantStart) {
+    this.day = start.day;
+    this.caliper = start.caliper;
+    this.slow = start.caliper;
+    this.fast = start.caliper;
+    this.vigour = start.vigour;
+    this.reserve = RESERVE_CAP[this.vigour];
+    this.roots = ROOTS.share.value * massOf(start.caliper);
+    this.stand(start.container, start.sown ?? start.plants);
+    this.ahead = [...start.seen].sort((a, b) => a.day - b.day);
+    this.track = { day: this.day, caliper: this.caliper, before: null };
+  }
+
+  get height(): number {
+    const m = this.measuredHeight;
+    return m ? m.height * (this.caliper / Math.max(m.caliper, 0.1)) ** 0.5 : SLENDERNESS.value * this.caliper;
+  }
+
+  /** share of the container that roots fill, 0..1: at 1 they circle and ask for a move; 0 in the ground */
+  get fill(): number {
+    if (this.litres === Infinity) return 0;
+    return Math.min(1, this.roots / (ROOTS.boundAt.value * this.litres));
+  }
+
+  private stand(into: string, plants: number): void {
+    const kind = container(into);
+    const wasInGround = this.wall === 'ground';
+    this.litres = kind.wall === 'ground' ? Infinity : roomPerPlant(kind, plants);
+    this.wall = kind.wall;
+    if (kind.wall === 'ground' && !wasInGround) this.settling = 1;
+  }
+
+  clone(): Plant {
+    const copy = Object.assign(Object.create(Plant.prototype) as Plant, this);
+    return Object.assign(copy, { ahead: [...this.ahead], rings: [...this.rings] });
+  }
+
+  /** Lets the plant grow until a day, taking in what was measured on the way. */
+  advance(to: Day): this {
+    while (this.ahead.length > 0 && this.ahead[0].day <= to) {
+      const seen = this.ahead.shift()!;
+      this.growTo(seen.day);
+      this.takeIn(seen);
+    }
+    this.growTo(to);
+    return this;
+  }
+
+  private takeIn({ day, size, vigour, container: into }: Seen): void {
+    if (size) {
+      if (size.caliper !== null) this.measured(size.caliper);
+      if (size.height !== null) this.measuredHeight = { height: size.height, caliper: this.caliper };
+      this.measuredIn = this.start.seasons.seasonOf(day);
+    }
+    if (vigour !== undefined) {
+      this.vigour = vigour;
+      this.reserve = Math.min(this.reserve, RESERVE_CAP[vigour]);
+    }
+    if (into !== undefined) this.stand(into, this.start.plants);
+  }
+
+  /** A measured plant is as thick as it was measured, and its roots are in keeping. */
+  private measured(caliper: number): void {
+    this.roots *= massOf(caliper) / massOf(this.caliper);
+    this.caliper = caliper;
+    this.slow = caliper;
+    this.fast = caliper;
+  }
+
+  private growTo(to: Day): void {
+    const { seasons } = this.start;
+    while (this.day < to) {
+      const season = seasons.seasonOf(this.day);
+      const end = Math.min(to, seasons.span(season).to + 1);
+      this.growWithin(end);
+      if (end > seasons.span(season).to) this.closeSeason(season);
+      this.day = end;
+    }
+  }
+
+  private growWithin(to: Day): void {
+    const { taxon, tolerance, seasons } = this.start;
+    const share = seasonsBetween(seasons, this.day, to);
+    if (share <= 0) return;
+    const laid = growthBetween(seasons, this.day, to);
+    const rate = tolerance.crownRecovery.value;
+    const settle = this.settling > 0 ? FIRST_SEASON : 1;
+    const factor =
+      crownMean(this.crown, rate, share) * VIGOUR_FACTOR[this.vigour] * WALL_FACTOR[this.wall].value * settle;
+    const ring = FREE_RING[taxon.pace].value;
+    const before = massOf(this.caliper);
+    this.caliper = grow(this.caliper, ring, factor, this.litres, laid);
+    this.slow = grow(this.slow, ring, factor * YEARS_DIFFER.slow.value, this.litres, laid);
+    this.fast = grow(this.fast, ring, factor * YEARS_DIFFER.fast.value, this.litres, laid);
+    this.roots += ROOTS.share.value * (massOf(this.caliper) - before);
+    this.track = { day: to, caliper: this.caliper, before: this.track };
+    this.crown = Math.min(1, this.crown + rate * share);
+    this.reserve = Math.min(
+      RESERVE_CAP[this.vigour],
+      this.reserve + ((RESERVE_GAIN.value * this.vigour) / 3) * share,
+    );
+    this.settling = Math.max(0, this.settling - share);
+    this.undisturbed += share;
+    if (this.undisturbed >= 1 && this.vigour < 4) {
+      this.vigour++;
+      this.undisturbed = 0;
+    }
+  }
+
+  private closeSeason(season: number): void {
+    const { caliper, slow, fast } = this;
+    this.rings.push({ season, caliper, slow, fast, measured: this.measuredIn === season });
+  }
+
+  /** Takes the loss of a step and moves into its container. */
+  suffer(root: number, top: number, title: string, into: string | null): void {
+    this.reserve = Math.max(0, this.reserve - reserveDrop(this.start.tolerance, this.vigour, root, top));
+    this.crown *= 1 - top;
+    this.roots *= 1 - root;
+    if (root > MAJOR || top > MAJOR) {
+      this.lastMajor = { day: this.day, title };
+      this.undisturbed = 0;
+    }
+    if (root > LOOSENED) this.lastRoots = { day: this.day, title };
+    if (into !== null) this.stand(into, this.start.plants);
+  }
+
+  /** Caliper at the base on a day up to today, mm. */
+  private caliperOn(day: Day): number {
+    let after: Track | null = null;
+    for (let t: Track | null = this.track; t; t = t.before) {
+      if (t.day <= day) {
+        if (!after) return t.caliper;
+        const { seasons } = this.start;
+        const whole = growthBetween(seasons, t.day, after.day);
+        const part = whole > 0 ? growthBetween(seasons, t.day, day) / whole : 0;
+        return t.caliper + part * (after.caliper - t.caliper);
+      }
+      after = t;
+    }
+    return after!.caliper;
+  }
+
+  /**
+   * Growth of a part between two days, mm of diameter. Below the crown area grows by the same amount at every
+   * height (Pressler's law), so the thinner stem gains more in diameter than the base does.
+   */
+  swelling(segment: Segment, from: Day, to: Day): number {
+    const grown = to > this.day ? this.clone().advance(to) : this;
+    const [before, after] = [grown.caliperOn(from), grown.caliperOn(to)];
+    if (segment === 'base') return after - before;
+    const stem = STEM_SHARE * before;
+    return Math.sqrt(Math.max(0, stem ** 2 + after ** 2 - before ** 2)) - stem;
+  }
+
+  /** Diameter of a part on a day, mm. */
+  thickness(segment: Segment, on: Day): number {
+    const base = this.caliperOn(on);
+    return segment === 'base' ? base : STEM_SHARE * base;
+  }
+}

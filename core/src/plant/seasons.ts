@@ -1,0 +1,48 @@
+import type { Day } from '../calendar/index.ts';
+
+/** The growing seasons a plant lives through: from leaves out to leaves down, or the warm season. */
+export interface Seasons {
+  seasonOf(day: Day): number;
+  span(season: number): { from: Day; to: Day };
+  growing(season: number): { from: Day; to: Day };
+}
+
+/** Growing seasons between two days: 1 for the whole of one. */
+export function seasonsBetween(at: Seasons, from: Day, to: Day): number {
+  let sum = 0;
+  const last = at.seasonOf(to);
+  for (let y = at.seasonOf(from); y <= last; y++) {
+    const g = at.growing(y);
+    const days = Math.min(to, g.to) - Math.max(from, g.from);
+    if (days > 0) sum += days / (g.to - g.from);
+  }
+  return sum;
+}
+
+/** Share of a season's wood laid down when this share of its days has passed: slow at both ends. */
+const laidDown = (u: number) => u * u * (3 - 2 * u);
+
+/** As `seasonsBetween`, weighed by when in a season wood is laid down. */
+export function growthBetween(at: Seasons, from: Day, to: Day): number {
+  let sum = 0;
+  const last = at.seasonOf(to);
+  for (let y = at.seasonOf(from); y <= last; y++) {
+    const g = at.growing(y);
+    const length = g.to - g.from;
+    const share = (day: Day) => laidDown(Math.min(1, Math.max(0, (day - g.from) / length)));
+    sum += share(to) - share(from);
+  }
+  return sum;
+}
+
+/** First day on which this many growing seasons have passed since `from`. */
+export function afterSeasons(at: Seasons, from: Day, seasons: number): Day {
+  let left = seasons;
+  for (let y = at.seasonOf(from); ; y++) {
+    const g = at.growing(y);
+    const start = Math.max(from, g.from);
+    const share = Math.max(0, (g.to - start) / (g.to - g.from));
+    if (share >= left) return left <= 0 ? from : start + Math.ceil(left * (g.to - g.from));
+    left -= share;
+  }
+}
