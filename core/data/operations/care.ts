@@ -6,7 +6,6 @@ export const CARE = [
   row('survival-look', 'Two-week look', 'care', { any: lag(12, 24) }, 0.2, [], { asks: ['alive'] }),
   row('first-feed', 'First feed after root work', 'care', { any: lag(28, 56) }, 0.2, ['scoop'], {
     schoolWindows: { question: 'feed', options: { 'at-once': { any: lag(0, 14), warm: lag(0, 14) } } },
-    apart: { from: ['lift', 'root-work', 'root-correct', 'training-pot'], days: 0 },
     caution: 'Feed: follow the label and local rules.',
   }),
   row('mist', 'Mist by day', 'care', { any: lag(0, 14) }, 0.3, ['mist bottle']),
@@ -19,7 +18,7 @@ export const CARE = [
     'tie-check',
     'Tie-downs: bite check; they stay until the next opening',
     'care',
-    { any: swelling('base', 0.12, 30) },
+    { any: swelling('base', 0.2, 30) },
     0.5,
     ['wire cutters'],
   ),

@@ -12,7 +12,7 @@ export const ROOTS = [
     ['dibber', 'mist bottle'],
     {
       fills: 'fresh',
-      loss: [0.15, 0],
+      loss: [0.1, 0],
       rest: 0.3,
       asks: ['container'],
       caution: DUST,

@@ -99,4 +99,4 @@ export const AFTER_ROOTS = [
 /** Moss comes off once new growth shows, whenever that is. */
 export const MOSS_OFF = { operation: 'moss-off', window: growth(0.12, 35) } as const;
 /** Wire is looked at before the stem has swollen into it. */
-export const BITES = { operation: 'wire-check', window: swelling('stem', 0.2, 21) } as const;
+export const BITES = { operation: 'wire-check', window: swelling('stem', 0.35, 21) } as const;

@@ -16,7 +16,6 @@ export const TOP = [
     8,
     ['aluminium wire', 'wire cutters'],
     {
-      loss: [0, 0.05],
       rest: 0.5,
       established: 0.3,
       skilled: true,
@@ -164,7 +163,7 @@ export const TOP = [
     ['scissors'],
     { loss: [0, 0.05] },
   ),
-  row('leaf-thin', 'Thin leaves to match the roots', 'top', AFTER_FLUSH, 3, ['scissors'], { loss: [0, 0.2] }),
+  row('leaf-thin', 'Thin leaves to match the roots', 'top', AFTER_FLUSH, 3, ['scissors']),
   row(
     'tourniquet',
     'Tourniquet at the base',

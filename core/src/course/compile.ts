@@ -20,6 +20,10 @@ import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './ty
 /** Days after its window in which aftercare may still be recorded before it lapses. */
 const GRACE = 14;
 
+/** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
+const marks = (hand: StepInHand, into: string | null): boolean =>
+  hand.rootLoss + hand.topLoss > 0 || into !== null || hand.op.recovery.value > 0;
+
 /** Lays a course out step by step: what is done first, then the plan on top of it. */
 class Planner {
   readonly ctx: Context;
@@ -97,7 +101,7 @@ class Planner {
   private settle(hand: StepInHand, day: Day, done: boolean, loss: Loss | null, into: string | null): void {
     const title = hand.step.title ?? hand.op.name;
     this.ctx.dates.set(hand.step.key, { day, title, operation: hand.op.id, done });
-    if (hand.rootLoss + hand.topLoss === 0 && into === null && hand.op.recovery.value === 0) return;
+    if (!marks(hand, into)) return;
     if (this.plant.day < day) this.plant.advance(day);
     const { root, top } = loss ?? lossOf(this.ctx, hand, this.plant);
     this.plant.suffer(root, top, title, into);
@@ -194,7 +198,7 @@ class Planner {
     if (plant) {
       row.rootCut = rootCut(ctx, hand, plant);
       if (row.rootCut) row.reasons.push(rootCutReason(ctx, hand, plant, row.rootCut));
-      if (this.plant.day < target) this.plant = plant.clone();
+      if (marks(hand, row.container) && this.plant.day < target) this.plant = plant.clone();
     }
     this.cutAbove(hand, row, loss);
     this.settle(hand, target, false, loss, row.container);

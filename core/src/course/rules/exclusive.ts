@@ -4,7 +4,7 @@ import type { Context, Demand, StepInHand } from '../types.ts';
 
 /** Exclusive work: some work stays away from other work on the same plants. */
 export function exclusive(ctx: Context, { op, step }: StepInHand, plant: Plant): Demand | null {
-  if (!op.apart || op.apart.days.value === 0) return null;
+  if (!op.apart) return null;
   const { from, days } = op.apart;
   let latest: { day: number; title: string } | null = null;
   for (const [key, d] of ctx.dates) {

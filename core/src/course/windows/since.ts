@@ -13,7 +13,7 @@ const HALF_UP = 170;
 /** Clearance of a cover of which nothing is said, mm. */
 export const CLEARANCE = 60;
 /** A check is never asked for sooner after the work than this, days. */
-const NOT_BEFORE = 7;
+const NOT_BEFORE = 14;
 
 /** A window counted from the step before, and how it is told. */
 interface Since {
