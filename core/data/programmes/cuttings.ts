@@ -1,5 +1,5 @@
 import type { Programme, ProgrammeStep } from '../../src/programmes/index.ts';
-import { FIRST_WIRE, after, caliper, full, into, once, programmeOf, seasons, step } from './write.ts';
+import { after, caliper, firstWire, full, into, once, programmeOf, seasons, step } from './write.ts';
 
 const ROOTED = once('check', 'rooted');
 const singleInto9 = (opens: number, closes: number): ProgrammeStep =>
@@ -19,7 +19,7 @@ const BROADLEAF_ON: ProgrammeStep[] = [
     [seasons('single', 0.2)],
     into('basket-18', 'First root correction, into 18 cm baskets'),
   ),
-  FIRST_WIRE,
+  firstWire('correct'),
   step('grade', 'grade', [seasons('correct', 1)]),
   step('roots-2', 'root-work', [seasons('correct', 1.8)], into('basket-25', 'Root work, into 25 cm baskets')),
   step('chop', 'chop', [seasons('roots-2', 0.8)], { conditions: caliper(20) }),
@@ -185,7 +185,7 @@ export const FROM_CUTTINGS: Programme[] = [
         [seasons('single', 0.8)],
         into('pot-13', 'First root correction, into 13 cm pots', { rootLoss: 0.3, topLoss: 0 }),
       ),
-      FIRST_WIRE,
+      firstWire('correct'),
       step(
         'basket',
         'slip-pot',
@@ -239,7 +239,7 @@ export const FROM_CUTTINGS: Programme[] = [
         [seasons('single', 0.8)],
         into('basket-18', 'First root correction, into 18 cm baskets'),
       ),
-      FIRST_WIRE,
+      firstWire('correct'),
       step('cut-back', 'cut-back', [seasons('correct', 1)]),
       step(
         'roots-2',
@@ -298,7 +298,7 @@ export const FROM_CUTTINGS: Programme[] = [
         [seasons('single', 0.6)],
         into('clay-15', 'Roots flattened, into shallow clay', { rootLoss: 0.5 }),
       ),
-      FIRST_WIRE,
+      firstWire('correct'),
       step('pinch-1', 'pinch', [seasons('correct', 0.2)]),
       step('grade', 'grade', [seasons('correct', 1)]),
       step(

@@ -1,8 +1,8 @@
 import type { Programme } from '../../src/programmes/index.ts';
 import {
   CELLS,
-  FIRST_WIRE,
   days,
+  firstWire,
   SEED_START,
   after,
   caliper,
@@ -29,7 +29,7 @@ export const IN_THE_GROUND: Programme[] = [
         [days('cells', 90), after('plug')],
         into('basket-18', 'First root correction, flat, into 18 cm baskets'),
       ),
-      FIRST_WIRE,
+      firstWire('correct'),
       step('tile', 'tile-set', [seasons('correct', 0.6)], { title: 'Spread the roots over the tile' }),
       step(
         'plant-out',

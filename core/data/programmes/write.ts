@@ -74,7 +74,8 @@ export function firstRoots(waits: After[], rest: Rest): ProgrammeStep[] {
   ];
 }
 /** First wiring: in one sitting with the first root work, after settling, or in autumn, by school. */
-export const FIRST_WIRE = step('wire-1', 'wire', [after('correct'), after('stage')], { title: 'First wiring' });
+export const firstWire = (...roots: string[]): ProgrammeStep =>
+  step('wire-1', 'wire', roots.map(after), { title: 'First wiring' });
 
 export const programmeOf = (
   id: string,

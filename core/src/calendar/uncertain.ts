@@ -42,7 +42,7 @@ export function readUncertainDate(text: string, hemisphere: Hemisphere): Uncerta
   }
 
   const season = /^(winter|spring|summer|autumn|fall) (\d{4})$/.exec(said);
-  if (season && Number(season[2]) >= 1900 && Number(season[2]) < 2200) {
+  if (season && Number(season[2]) > 1900 && Number(season[2]) < 2199) {
     const name = season[1] === 'fall' ? 'autumn' : season[1];
     const quarter = QUARTERS.indexOf(name as (typeof QUARTERS)[number]);
     const midwinter = seasonSpan(Number(season[2]), hemisphere).from;

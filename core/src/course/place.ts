@@ -119,7 +119,10 @@ export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWo
       for (const d of late) if (!demands.some((x) => x.text === d.text)) demands.push(d);
       const opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
       return {
-        window: { ...window, opens, early: Math.max(window.early, from), late: Math.max(window.late, opens) },
+        window: {
+          ...{ ...window, opens, closes: Math.max(window.closes, opens) },
+          ...{ early: Math.max(window.early, from), late: Math.max(window.late, opens) },
+        },
         ...{ ...choice, demands, pushedBy, plant: then, none: null, code: null, offers: null },
       };
     }

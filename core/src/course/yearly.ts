@@ -1,7 +1,9 @@
 import { toIso, type Day } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
 import { operation } from '../operations/index.ts';
+import { coldestMonth } from '../season/climate.ts';
 import { HARDENED_STEP, safeFrom } from '../season/exposure.ts';
+import { MARKER_RULES } from '../season/marker-rules.ts';
 import type { Context, PlannedStep } from './types.ts';
 
 const IN_HAND_DAYS = 28;
@@ -82,7 +84,7 @@ function restSteps(ctx: Context): PlannedStep[] {
   const air = book.outside;
   if (taxon.phenology === 'warm-season' || taxon.hardyTo.value >= 0 || air === book) return [];
   let season = book.seasonOf(today);
-  if (book.marker('leaf-fall-done', season, taxon).kind === 'days') return [];
+  if (coldestMonth(book.climate) <= MARKER_RULES.tooWarm) return [];
   let fall = air.marker('leaf-fall-done', season, taxon);
   if (fall.kind === 'days' && fall.p50 + REST.outTo < today)
     fall = air.marker('leaf-fall-done', ++season, taxon);

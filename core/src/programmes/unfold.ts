@@ -33,22 +33,22 @@ function bySchool(steps: readonly ProgrammeStep[], u: Unfolding): ProgrammeStep[
           .get(a.step)!
           .flatMap((b) => through({ ...b, seasons: Math.max(a.seasons ?? 0, b.seasons ?? 0) || undefined }))
       : [a];
-  /** a step may be reached by several ways once one between is gone: the longest wait holds */
-  const once = (waits: After[]): After[] =>
-    waits.filter(
-      (a, i) =>
-        !waits.some(
-          (b, j) =>
-            b.step === a.step &&
-            j !== i &&
-            (b.seasons ?? 0) >= (a.seasons ?? 0) &&
-            (b.days ?? 0) >= (a.days ?? 0) &&
-            !a.needs &&
-            !a.warmth &&
-            (j < i || (b.seasons ?? 0) > (a.seasons ?? 0) || (b.days ?? 0) > (a.days ?? 0)),
-        ),
-    );
-  return steps.filter((s) => !gone.has(s.key)).map((s) => ({ ...s, after: once(s.after.flatMap(through)) }));
+  /** everything a step waits for, however far back */
+  const before = new Map<string, Set<string>>();
+  for (const s of steps) {
+    const all = new Set(s.after.map((a) => a.step));
+    for (const a of s.after) for (const b of before.get(a.step) ?? []) all.add(b);
+    before.set(s.key, all);
+  }
+  /** a wait taken over from a step that is gone falls away where another wait holds it already */
+  const needed = (s: ProgrammeStep): After[] => {
+    const own = s.after.filter((a) => !gone.has(a.step));
+    const taken = s.after.filter((a) => gone.has(a.step)).flatMap(through);
+    const held = (a: After) => own.some((b) => b.step === a.step || before.get(b.step)!.has(a.step));
+    const left = taken.filter((a, i) => !held(a) && taken.findIndex((b) => b.step === a.step) === i);
+    return [...own, ...left];
+  };
+  return steps.filter((s) => !gone.has(s.key)).map((s) => ({ ...s, after: needed(s) }));
 }
 
 /** Key of a step in the n-th turn of its cycle; the first keeps its own. */

@@ -49,6 +49,7 @@ function doneUpTo(f: CourseFacts, key: string): CourseFacts {
 const MEANT_FOR: Record<string, string> = {
   'seed-pine': 'pinus-sylvestris',
   'seedling-cutting-pine': 'pinus-sylvestris',
+  'bare-root-pine': 'pinus-sylvestris',
   'cutting-conifer': 'taxus-baccata',
   'juniper-whips': 'juniperus-communis',
   'shrub-staged': 'lavandula-angustifolia',
@@ -74,9 +75,16 @@ describe('library', () => {
         at,
         '2027-03-12',
       );
-      expect(daysBetween('2027-03-12', c.endsOn!), p.id).to.be.greaterThan(2.5 * 365);
+      // one-year pines are sold after a season; every other course takes years
+      const least = p.id === 'bare-root-pine' ? 0.7 : 2.5;
+      expect(daysBetween('2027-03-12', c.endsOn!), p.id).to.be.greaterThan(least * 365);
       for (const s of c.steps) {
         used.add(s.operation);
+        // orange jasmine stays in here: too few summer nights are safe for it
+        if (['harden', 'out', 'in'].includes(s.key)) {
+          expect(s.refusal, s.key).to.be.oneOf(['stays-in', 'follows-refused']);
+          continue;
+        }
         expect(s.status, `${p.id} ${s.key}`).to.be.oneOf(['done', 'planned', 'lapsed']);
         if (s.status === 'planned')
           expect(s.reasons.filter((r) => r.binding).length, `${p.id} ${s.key}`).to.be.at.least(1);
@@ -151,7 +159,8 @@ describe('course: windows from the climate', () => {
     const outdoors = compileCourse(f, seasonBook(climateOf(warmer(maritime, -3), OUTDOORS)), '2027-06-25');
     const none = step(outdoors, 'correct');
     expect(none.status).to.equal('none');
-    expect(none.reasons.find((r) => r.binding)!.text).to.match(/does not get warm enough/);
+    expect(none.refusal).to.equal('never-warm-enough');
+    expect(none.reasons.find((r) => r.binding)!.text).to.match(/no fortnight of 18 °C in most years/);
   });
 });
 
@@ -184,10 +193,17 @@ describe('course: rules', () => {
   });
 
   it('reserve: a sensitive shrub is never cut beyond its limit (a fifth of the root)', () => {
-    const f = facts('lavandula-angustifolia', 'cutting-broadleaf', '2027-06-25');
-    const c = compileCourse(f, book, '2027-06-25');
-    const s = step(c, 'correct');
-    expect(s.status === 'none' || s.rootCut!.take <= 0.2).to.equal(true);
+    // the ball is kept in stages by itself; only a grower who bares all roots asks too much, and is refused
+    const under = (schools: CourseFacts['schools']['cohort']) => {
+      const f = facts('lavandula-angustifolia', 'cutting-broadleaf', '2027-06-25');
+      const asked = { ...f, schools: { nursery: {}, cohort: schools } };
+      return step(compileCourse(asked, book, '2027-06-25'), 'correct');
+    };
+    const staged = under({});
+    expect([staged.operation, staged.status]).to.deep.equal(['stage-roots', 'planned']);
+    expect(staged.rootCut!.take).to.be.within(0.1, 0.2);
+    const bared = under({ 'root-ball': 'bare' });
+    expect([bared.status, bared.refusal]).to.deep.equal(['none', 'beyond-reserve']);
   });
 
   it('condition: the chop waits for its caliper; thicker stock measured brings it forward', () => {
@@ -196,13 +212,14 @@ describe('course: rules', () => {
     const slow = step(compileCourse(f, book, on), 'chop');
     expect(slow.reasons.some((r) => r.rule === 'condition')).to.equal(true);
     const thick = step(compileCourse({ ...f, sizes: [{ on, caliper: 26, height: null }] }, book, on), 'chop');
-    expect(slow.opens === null || thick.opens! < slow.opens).to.equal(true);
+    expect(slow.opens, 'it comes, only later').to.be.a('string');
+    expect(thick.opens! < slow.opens!).to.equal(true);
     expect(thick.reasons.some((r) => r.rule === 'condition')).to.equal(false);
   });
 
   it('property: any history of dates gives a plan in order, inside its windows, without NaN', () => {
     const levels = { cohort: {}, programme: {}, nursery: {} };
-    const plan = unfold(programme('seed-broadleaf'), levels, 'deciduous-broadleaf');
+    const plan = unfold(programme('seed-broadleaf'), { levels, taxon: { group: 'deciduous-broadleaf' } });
     const keys = plan.filter((s) => s.chain === null).map((s) => s.key);
     fc.assert(
       fc.property(

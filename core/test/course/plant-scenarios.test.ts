@@ -46,7 +46,9 @@ describe('scenarios: the plant', () => {
     for (const s of cuts) expect(s.rootCut!.take, s.key).to.be.at.most(0.2);
     expect(staged.steps.filter((s) => s.operation === 'stage-roots' && s.opens).length).to.equal(3);
     const hard = compileCourse(
-      facts('lavandula-angustifolia', two('root-work', 'measure'), '2027-06-25'),
+      facts('lavandula-angustifolia', two('root-work', 'measure'), '2027-06-25', {
+        schools: { nursery: {}, cohort: { 'root-ball': 'bare' } },
+      }),
       outside,
       '2029-01-01',
     );
@@ -73,7 +75,7 @@ describe('scenarios: the plant', () => {
     const p = { ...programme('air-layer'), schools: { layer: 'double' } };
     const ringed = (on: string) => compileCourse(facts('tilia-cordata', p, on), outside, on);
     const early = ringed('2030-05-05');
-    const late = ringed('2030-06-22');
+    const late = ringed('2030-08-05');
     expect(step(early, 'open').status).to.equal('planned');
     expect(step(early, 'open').reasons.some((r) => r.rule === 'layer cut-off')).to.equal(true);
     expect(step(early, 'sever').opens! > step(early, 'open').target!).to.equal(true);

@@ -28,15 +28,18 @@ function compare(rule: RuleName, without: CourseFacts, with_: CourseFacts, key =
 const done = (doneOn: string) => ({ status: 'done' as const, doneOn });
 
 describe('rules one by one', () => {
-  it('names all sixteen, and the grower’s own two', () => {
-    expect(RULES.length).to.equal(18);
-    expect(new Set(RULES).size).to.equal(18);
+  it('names all seventeen, and the grower’s own two', () => {
+    expect(new Set(RULES).size).to.equal(RULES.length);
+    expect(RULES).to.include.members(['reserve', 'old wood', 'put off', 'set by hand']);
+    expect(RULES.length).to.equal(19);
   });
 
   it('1 window: opens and closes with the markers it hangs on', () => {
     const s = step(plan(maple(two('root-work', 'measure'))), 'a');
-    const swell = outside.marker('bud-swell', 2030, { id: '', phenology: 'standard' });
-    expect(swell.kind === 'days' && toIso(swell.p50 - 21)).to.equal(s.opens);
+    // the prototype of the model: bud swell at 43° N maritime lies between 7 and 31 March, work opens 21 days before
+    expect(s.opens! >= '2030-02-14' && s.opens! <= '2030-03-10', s.opens!).to.equal(true);
+    const again = /Opens 21 days before bud swell \(\{(\d{4}-\d\d-\d\d)\}/.exec(says(s, 'window')!.text)!;
+    expect(daysBetween(s.opens!, again[1])).to.equal(21);
     expect(says(s, 'window')!.binding).to.equal(true);
   });
 
@@ -52,7 +55,8 @@ describe('rules one by one', () => {
     expect(after({ days: 120 }).opens! >= addDays('2030-01-20', 120)).to.equal(true);
     expect(after({ seasons: 1 }).opens! > '2031-01-01').to.equal(true);
     const warm = after({ warmth: { sum: 330, base: 8 } });
-    expect(warm.opens! >= toIso(outside.warmthBy(toDay('2030-01-20'), 330, 8)!)).to.equal(true);
+    // normals of the site above 8 °C by hand: March 9 in all, April 53, May 166, June 261: 330 is reached in mid-June
+    expect(warm.opens!.slice(0, 7)).to.equal('2030-06');
   });
 
   it('3 recovery: the lane rests before it is worked on again', () => {
@@ -145,6 +149,9 @@ describe('rules one by one', () => {
       '2030-05-29',
       '2030-06-05',
       '2030-06-12',
+      '2030-07-01',
+      '2030-07-20',
+      '2030-08-10',
     ]) {
       const s = step(plan(facts('tilia-cordata', p, on), on), 'open');
       if (s.status === 'planned') {
@@ -154,7 +161,7 @@ describe('rules one by one', () => {
         last = s.closes!;
       } else expect(says(s, 'layer cut-off')!.text).to.match(/too late in one year of ten|never comes/);
     }
-    expect(open).to.be.within(1, 6);
+    expect(open).to.be.within(3, 9);
   });
 
   it('10 light: work that leans on low buds waits until they have stood in it', () => {

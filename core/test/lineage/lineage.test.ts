@@ -30,7 +30,7 @@ describe('lineage', () => {
     // the parent stands level with the middle of its offspring; no two stand on one spot
     expect(at.old[1]).to.equal((at.layer[1] + at.seed[1]) / 2);
     expect(new Set(f.placed.map((p) => `${p.generation} ${p.row}`)).size).to.equal(f.placed.length);
-    // Newcombe 1998: 81 of 100 has Wilson limits 0.7222 and 0.8749 (by his method 3)
+    // Wilson 1927 by hand: (0.81 + 0.0192 ± 1.96·√(0.81·0.19/100 + 0.00960/100)) ÷ 1.0384
     const seeds = f.edges.find((e) => e.to === 'seed')!.share!;
     expect([seeds.value, seeds.low, seeds.high].map((x) => Math.round(x * 1e4) / 1e4)).to.deep.equal([
       0.81, 0.7222, 0.8749,

@@ -2,7 +2,7 @@ import { IN_MATRIX, worldOf, casesOf } from './world.ts';
 const ids = process.argv[2]? process.argv[2].split(','):IN_MATRIX;
 const H=new Map<string,number[]>();
 const ex=new Map<string,string>();
-const lags=new Map<string,number[]>(); const lagEx=new Map<string,string[]>();
+const lags=new Map<string,number[]>();
 const day=(s:string)=>Date.parse(s)/864e5;
 for (const id of ids) {
   const w = worldOf(id);

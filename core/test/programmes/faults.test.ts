@@ -32,7 +32,7 @@ describe('faults of a programme someone wrote', () => {
       [(p) => (p.steps[0].after = [{ step: 'training' }]), /^sow: the first step waits for nothing$/],
       [(p) => (p.steps[1].after = [{ step: 'sow', days: -1 }]), /the lag after ‘sow’ is below 0$/],
       [(p) => (p.steps[1].after = [{ step: 'sow', seasons: 40 }]), /the lag after ‘sow’ is too long$/],
-      [(p) => (p.steps[3].container = 'bucket'), /^cells: ‘bucket’ is not a container of the library$/],
+      [(p) => (p.steps[2].container = 'bucket'), /^cells: ‘bucket’ is not a container of the library$/],
       [(p) => (p.steps[4].rootLoss = 1.2), /a share of root or top is between 0 and 1$/],
       [
         (p) => (p.steps[4].conditions = [{ measure: 'fill', atLeast: 3, unit: 'share' }]),

@@ -36,7 +36,8 @@ describe('programmes unfolded', () => {
         anyChoices,
         fc.constantFrom(...GROUPS),
         (p, cohort, group) => {
-          const steps = unfold(p, { cohort, programme: p.schools, nursery: {} }, group);
+          const levels = { cohort, programme: p.schools, nursery: {} };
+          const steps = unfold(p, { levels, taxon: { group } });
           const before = new Set<string>();
           for (const s of steps) {
             expect(before.has(s.key), `${p.id} ${s.key} twice`).to.equal(false);
@@ -112,8 +113,9 @@ describe('aftercare chains', () => {
         .map((s) => s.operation),
     );
     expect([...seen]).to.include.members([
-      ...['survival-look', 'first-feed', 'wedges-out', 'moss-off', 'tie-off', 'shade', 'shade-off', 'mist'],
+      ...['survival-look', 'first-feed', 'tie-check', 'moss-off', 'shade', 'shade-off', 'mist', 'stake'],
       ...['guard-on', 'guard-off', 'wire-check', 'layer-check', 'shoot-choice', 'stub-off', 'root-check'],
+      ...['stake-off', 'repellent', 'repellent-again'],
     ]);
   });
 
@@ -124,10 +126,9 @@ describe('aftercare chains', () => {
     const work = step(c, 'roots-2').target!;
     const days = (s: PlannedStep) => (Date.parse(s.opens!) - Date.parse(work)) / 86_400_000;
     expect(days(by('survival-look'))).to.equal(12);
-    expect(days(by('wedges-out'))).to.equal(21);
     expect(days(by('first-feed'))).to.equal(28);
-    // half a growing season from March is August, eight tenths are autumn
-    expect(by('moss-off').opens!.slice(5, 7)).to.be.oneOf(['07', '08']);
+    // an eighth of a growing season from March is May, when new growth shows; eight tenths are autumn
+    expect(by('moss-off').opens!.slice(5, 7)).to.be.oneOf(['04', '05']);
     expect(by('root-check').opens!.slice(5, 7)).to.be.oneOf(['09', '10', '11']);
     expect(by('moss-off').reasons.find((r) => r.rule === 'window')!.text).to.match(/growth decides/);
   });
@@ -145,11 +146,11 @@ describe('aftercare chains', () => {
   it('lapses when its time went by unrecorded, and never comes back another year', () => {
     const f = facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12', {
       steps: Object.fromEntries(
-        ['emergence', 'mesh-off', 'cells', 'measure-1', 'correct'].map((key, i) => [
+        ['emergence', 'cells', 'plug', 'measure-1', 'correct'].map((key, i) => [
           key,
           {
             status: 'done' as const,
-            doneOn: ['2027-04-27', '2027-05-20', '2027-06-09', '2027-11-16', '2028-03-17'][i],
+            doneOn: ['2027-04-27', '2027-06-09', '2027-08-02', '2027-11-16', '2028-03-17'][i],
           },
         ]),
       ),
@@ -157,7 +158,7 @@ describe('aftercare chains', () => {
     const soon = compileCourse(f, outside, '2028-04-01');
     expect(step(soon, 'correct.survival-look').status).to.equal('planned');
     const late = compileCourse(f, outside, '2028-09-01');
-    for (const key of ['survival-look', 'wedges-out', 'first-feed'])
+    for (const key of ['survival-look', 'first-feed'])
       expect(step(late, `correct.${key}`).status, key).to.equal('lapsed');
     expect(step(late, 'wire-1').status).to.equal('planned');
   });

@@ -10,9 +10,14 @@ describe('seed', () => {
       const { phases, late } = backCount(seedNeeds(taxon(id)), sow, toDay(today));
       return [phases.map((p) => `${p.what} ${toIso(p.from)}`), late];
     };
-    // field maple: 120 days of cold, by the calendar: 10 March less 120 is 10 November
+    // keaki: 60 days of cold, by the calendar: 10 March less 60 is 9 January
+    expect(count('zelkova-serrata', '2037-09-01')).to.deep.equal([
+      ['soak 2038-01-08', 'cold 2038-01-09', 'sow 2038-03-10'],
+      0,
+    ]);
+    // field maple wants 45 warm days before its 120 cold ones: 26 September, 10 November
     expect(count('acer-campestre', '2037-09-01')).to.deep.equal([
-      ['soak 2037-11-09', 'cold 2037-11-10', 'sow 2038-03-10'],
+      ['soak 2037-09-25', 'warm 2037-09-26', 'cold 2037-11-10', 'sow 2038-03-10'],
       0,
     ]);
     // cornelian cherry: 120 warm before 120 cold: 13 July
@@ -20,10 +25,10 @@ describe('seed', () => {
       ['soak 2037-07-12', 'warm 2037-07-13', 'cold 2037-11-10', 'sow 2038-03-10'],
       0,
     ]);
-    // three weeks late still ends within the window; three months late misses it by 46 days
-    expect(count('acer-campestre', '2037-12-01')[1]).to.equal(0);
-    expect(count('acer-campestre', '2037-12-01')[0]).to.include('sow 2038-04-01');
-    expect(count('acer-campestre', '2038-01-30')[1]).to.equal(46);
+    // a week late still ends within the window; begun on 30 January, 166 days end on 15 July, 91 days after it
+    expect(count('acer-campestre', '2037-10-10')[1]).to.equal(0);
+    expect(count('acer-campestre', '2037-10-10')[0]).to.include('sow 2038-03-25');
+    expect(count('acer-campestre', '2038-01-30')[1]).to.equal(91);
     expect(seedNeeds(taxon('quercus-robur')).kind).to.equal('fresh');
     expect(count('quercus-robur', '2037-09-01')).to.deep.equal([['sow 2038-03-10'], 0]);
     expect(seedNeeds(taxon('acer-palmatum')).kind).to.equal('stratified');
