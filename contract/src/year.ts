@@ -13,7 +13,10 @@ export const keepWeeks = body({
       cohortId: id(),
       key: text(80).required('is missing'),
       week: monday(),
-      split: boolean().default(false),
+      /** share left for the week after, in quarters */
+      later: measure(0, 0.75, '')
+        .test('quarters', 'is not in quarters', (v) => Number.isInteger(4 * (v ?? 0)))
+        .default(0),
     }),
   )
     .max(20_000, 'too many')
@@ -54,7 +57,8 @@ export interface YearLine {
   target: string;
   /** Monday kept for it, by the levelled year or by hand */
   week: string | null;
-  split: boolean;
+  /** share left for the week after */
+  later: number;
   locked: boolean;
 }
 

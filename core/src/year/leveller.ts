@@ -1,12 +1,19 @@
 import { random, type Random } from '../random/index.ts';
-import { buildNodes, type LoadRow, type Node } from './model.ts';
+import { buildNodes, endOf, laterOf, optionOf, weekOf, type LoadRow, type Node } from './model.ts';
 import { Prices } from './prices.ts';
-import { OVERLOAD_COST, overloadOf, type YearPlan, type YearProblem } from './problem.ts';
+import { OVERLOAD_COST, overloadOf, QUARTERS, type YearPlan, type YearProblem } from './problem.ts';
 
 const FIRST_ROUNDS = 60;
 /** Fewer rounds of prices for large years, so that the first answer is there at once. */
 const ROUND_WORK = 120_000;
-const HOT = 0.4;
+/** Heat a search begins at: this share of what a step of the year costs when all of it is too much. */
+const HOT = 0.3;
+/** Heat at its end, in the cost of one week from the ideal. */
+const COLD = 0.05;
+/** Steps up to which a search is made of several, each hot again; larger years begin each slice cooler than the last. */
+const SMALL = 60;
+const LARGE_HOT = 0.4;
+const ROUNDS = 5;
 
 /**
  * Gives every step a week: least overload, then nearest to the ideal weeks. `first` answers fast, `improve`
@@ -18,11 +25,13 @@ export class Leveller {
   private readonly outOfOrder: string[];
   private readonly prices: Prices;
   private readonly rng: Random;
-  /** option of each step: 2·week + 1 when split */
+  /** option of each step: its week, and the quarters left for the week after */
   private now: Int32Array;
   private best: Int32Array;
   private bestCost = Infinity;
   private cost = 0;
+  /** searches made so far */
+  private searches = 0;
   private readonly all: Float64Array;
   private readonly skilled: Float64Array;
 
@@ -73,17 +82,37 @@ export class Leveller {
   /** Goes on searching for so many tries; gives the best plan so far. */
   improve(tries: number): YearPlan {
     if (this.nodes.length === 0) return this.plan();
+    const rounds = this.nodes.length <= SMALL ? ROUNDS : 1;
+    for (let r = 0; r < rounds; r++) this.cool(Math.ceil(tries / rounds));
+    return this.plan();
+  }
+
+  /** One search from hot to cold, from the best plan so far. */
+  private cool(tries: number): void {
     this.take(this.best);
-    const ideal = this.bestCost / Math.max(1, this.nodes.length);
+    const hot = this.hottest();
+    const cooling = Math.log(COLD / hot);
     for (let t = 0; t < tries; t++) {
-      const heat = HOT * ideal * (1 - t / tries) ** 2 + 1e-9;
+      const heat = hot * Math.exp((cooling * t) / tries);
       const i = Math.floor(this.rng.next() * this.nodes.length);
       if (this.rng.next() < 0.3) this.trySwap(i, heat);
       else this.tryMove(i, heat);
     }
     this.descend();
     this.keep();
-    return this.plan();
+  }
+
+  /** Heat the next search begins at: hot enough to cross a full week, and cooler with every slice of a large year. */
+  private hottest(): number {
+    const { steps } = this.p;
+    const minutes = steps.reduce((n, s) => n + s.minutes, 0) / steps.length;
+    const whole = HOT * OVERLOAD_COST * minutes;
+    this.searches++;
+    // a year falls into more than one shape: hot searches and mild ones find different ones
+    if (this.nodes.length <= SMALL) return Math.max(2 * COLD, this.searches % 2 === 0 ? whole / 3 : whole);
+    // a large year keeps what its first answer found: each slice begins in the cost of a step as it stands
+    const standing = LARGE_HOT * (this.bestCost / this.nodes.length);
+    return Math.max(2 * COLD, this.searches === 1 ? 4 * standing : standing);
   }
 
   /** Raises the proven bound by so many rounds of prices, and learns from their answers. */
@@ -108,7 +137,9 @@ export class Leveller {
       over: Math.round(this.over(w)),
     }));
     return {
-      placed: p.steps.map((s, i) => ({ id: s.id, week: this.best[i] >> 1, split: (this.best[i] & 1) === 1 })),
+      placed: p.steps.map((s, i) => ({
+        ...{ id: s.id, week: weekOf(this.best[i]), later: laterOf(this.best[i]) / QUARTERS },
+      })),
       load,
       cost: this.cost,
       overload: load.reduce((n, w) => n + w.over, 0),
@@ -121,19 +152,18 @@ export class Leveller {
     return overloadOf(this.all[w], this.skilled[w], capacity.all[w], capacity.skilled[w]);
   }
 
-  private rows = (i: number, option: number): LoadRow[] =>
-    option & 1 ? this.nodes[i].halves! : this.nodes[i].whole;
+  private rows = (i: number, option: number): LoadRow[] => this.nodes[i].parts[laterOf(option)];
 
   private away(i: number, option: number): number {
     const n = this.nodes[i];
-    return n.priority * ((option >> 1) + (option & 1) / 2 - n.ideal) ** 2;
+    return n.priority * (option / QUARTERS - n.ideal) ** 2;
   }
 
   /** Puts a step's work into the weeks, or takes it out, and gives the change of overload. */
   private put(i: number, option: number, sign: 1 | -1): number {
     let change = 0;
     for (const r of this.rows(i, option)) {
-      const w = (option >> 1) + r.offset;
+      const w = weekOf(option) + r.offset;
       if (w >= this.p.weeks) continue;
       const before = this.over(w);
       this.all[w] += sign * r.all;
@@ -170,15 +200,15 @@ export class Leveller {
     for (const i of this.order) {
       const n = this.nodes[i];
       let from = n.from;
-      for (const b of n.before) from = Math.max(from, (options[b.node] >> 1) + (options[b.node] & 1) + b.lag);
-      if (options[i] >> 1 < from) options[i] = 2 * Math.min(from, n.to);
+      for (const b of n.before) from = Math.max(from, endOf(options[b.node]) + b.lag);
+      if (weekOf(options[i]) < from) options[i] = optionOf(Math.min(from, n.to));
     }
     this.take(this.valid(options) ? options : this.best);
   }
 
   private valid(options: Int32Array): boolean {
     return this.nodes.every((n, i) =>
-      n.before.every((b) => options[i] >> 1 >= (options[b.node] >> 1) + (options[b.node] & 1) + b.lag),
+      n.before.every((b) => weekOf(options[i]) >= endOf(options[b.node]) + b.lag),
     );
   }
 
@@ -187,12 +217,12 @@ export class Leveller {
     for (const i of this.order) {
       const n = this.nodes[i];
       let from = Math.min(n.to, Math.max(n.from, Math.round(n.ideal)));
-      const tight = n.before.reduce((m, b) => Math.max(m, (options[b.node] >> 1) + b.lag), n.from);
+      const tight = n.before.reduce((m, b) => Math.max(m, weekOf(options[b.node]) + b.lag), n.from);
       from = Math.max(tight, Math.min(from, n.to));
-      options[i] = 2 * from;
+      options[i] = optionOf(from);
     }
-    if (!this.valid(options) || this.nodes.some((n, i) => options[i] >> 1 > n.to))
-      for (const i of this.order) options[i] = 2 * this.nodes[i].from;
+    if (!this.valid(options) || this.nodes.some((n, i) => weekOf(options[i]) > n.to))
+      for (const i of this.order) options[i] = optionOf(this.nodes[i].from);
     this.take(options);
   }
 
@@ -200,8 +230,8 @@ export class Leveller {
   private range(i: number): [from: number, to: number] {
     const n = this.nodes[i];
     let [from, to] = [n.from, n.to];
-    for (const b of n.before) from = Math.max(from, (this.now[b.node] >> 1) + (this.now[b.node] & 1) + b.lag);
-    for (const a of n.next) to = Math.min(to, (this.now[a.node] >> 1) - a.lag);
+    for (const b of n.before) from = Math.max(from, endOf(this.now[b.node]) + b.lag);
+    for (const a of n.next) to = Math.min(to, weekOf(this.now[a.node]) - a.lag);
     return [from, to];
   }
 
@@ -216,11 +246,9 @@ export class Leveller {
       if (cost < low - 1e-9) [low, at] = [cost, option];
     };
     look(was);
-    const splits = this.nodes[i].halves !== null;
-    for (let w = from; w <= to; w++) {
-      look(2 * w);
-      if (splits && w < to) look(2 * w + 1);
-    }
+    const parts = this.nodes[i].parts.length;
+    for (let w = from; w <= to; w++)
+      for (let quarters = 0; quarters < (w < to ? parts : 1); quarters++) look(optionOf(w, quarters));
     const over = taken + this.put(i, at, 1);
     this.cost += OVERLOAD_COST * over + this.away(i, at) - this.away(i, was);
     this.now[i] = at;
@@ -238,8 +266,8 @@ export class Leveller {
     const [from, to] = this.range(i);
     if (to < from) return this.now[i];
     const w = from + Math.floor(this.rng.next() * (to - from + 1));
-    const split = this.nodes[i].halves !== null && w < to && this.rng.next() < 0.5;
-    return 2 * w + (split ? 1 : 0);
+    const parts = this.nodes[i].parts.length;
+    return optionOf(w, w < to && parts > 1 ? Math.floor(this.rng.next() * parts) : 0);
   }
 
   private tryMove(i: number, heat: number): void {
@@ -254,8 +282,9 @@ export class Leveller {
     const [a, b, before] = [this.now[i], this.now[j], this.cost];
     const fits = (k: number, option: number) => {
       const [from, to] = this.range(k);
-      const week = option >> 1;
-      return week >= from && week <= to && (!(option & 1) || (this.nodes[k].halves !== null && week < to));
+      const week = weekOf(option);
+      const later = laterOf(option);
+      return week >= from && week <= to && (later === 0 || (later < this.nodes[k].parts.length && week < to));
     };
     if (a === b || !fits(i, b) || !fits(j, a)) return;
     this.set(i, b);

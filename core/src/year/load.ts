@@ -1,10 +1,10 @@
 import { overloadOf, type WeekLoad, type YearProblem } from './problem.ts';
 
-/** Work of each week, minutes, when steps fall into these weeks: halves of what is split, aftercare with it. */
+/** Work of each week, minutes, when steps fall into these weeks, with the shares left for the week after; aftercare with it. */
 export function loadOf(
   problem: YearProblem,
   week: ReadonlyMap<string, number>,
-  split: ReadonlySet<string> = new Set(),
+  later: ReadonlyMap<string, number> = new Map(),
 ): WeekLoad[] {
   const load = Array.from({ length: problem.weeks }, () => ({ all: 0, skilled: 0, over: 0 }));
   const add = (w: number, minutes: number, skilled: boolean) => {
@@ -14,10 +14,9 @@ export function loadOf(
   };
   for (const s of problem.steps) {
     const w = week.get(s.id) ?? s.ideal;
-    if (split.has(s.id)) {
-      add(w, s.minutes / 2, s.skilled);
-      add(w + 1, s.minutes / 2, s.skilled);
-    } else add(w, s.minutes, s.skilled);
+    const left = later.get(s.id) ?? 0;
+    add(w, s.minutes * (1 - left), s.skilled);
+    if (left > 0) add(w + 1, s.minutes * left, s.skilled);
     for (const t of s.trail) add(w + t.weeks, t.minutes, t.skilled);
   }
   load.forEach((l, w) => {

@@ -1,4 +1,4 @@
-import { SPLIT_ABOVE, type YearProblem } from './problem.ts';
+import { QUARTERS, SPLIT_ABOVE, type YearProblem } from './problem.ts';
 
 /** What an option of a step puts into the weeks: offset from its week, minutes, and those wanting practice. */
 export interface LoadRow {
@@ -19,10 +19,16 @@ export interface Node {
   children: number[];
   before: { node: number; lag: number }[];
   next: { node: number; lag: number }[];
-  whole: LoadRow[];
-  /** half and half; null for a step too small to part */
-  halves: LoadRow[] | null;
+  /** what it puts into the weeks by the quarters left for the week after; only the whole for a small step */
+  parts: LoadRow[][];
 }
+
+/** An option of a step is a week and the quarters of it left for the week after. */
+export const optionOf = (week: number, quarters = 0): number => QUARTERS * week + quarters;
+export const weekOf = (option: number): number => Math.floor(option / QUARTERS);
+export const laterOf = (option: number): number => option % QUARTERS;
+/** The last week in which an option is at work. */
+export const endOf = (option: number): number => weekOf(option) + (laterOf(option) > 0 ? 1 : 0);
 
 function loads(rows: { weeks: number; minutes: number; skilled: boolean }[]): LoadRow[] {
   const by = new Map<number, LoadRow>();
@@ -46,14 +52,22 @@ export function buildNodes(p: YearProblem): { nodes: Node[]; order: number[]; ou
   const clamp = (w: number) => Math.min(last, Math.max(0, w));
   const nodes = p.steps.map((s): Node => {
     const main = { weeks: 0, minutes: s.minutes, skilled: s.skilled };
-    const parts = [0, 1].map((weeks) => ({ ...main, weeks, minutes: s.minutes / 2 }));
+    const parted = (quarters: number) => {
+      const later = quarters / QUARTERS;
+      return [
+        { ...main, minutes: s.minutes * (1 - later) },
+        { ...main, weeks: 1, minutes: s.minutes * later },
+      ];
+    };
     const large = s.minutes > SPLIT_ABOVE * ordinary && s.locked === null && s.to > s.from;
     const [from, to] = s.locked === null ? [clamp(s.from), clamp(s.to)] : [clamp(s.locked), clamp(s.locked)];
     return {
       ...{ from, to: Math.max(from, to), ideal: s.ideal, priority: s.priority },
       ...{ parent: -1, parentLag: 0, children: [], before: [], next: [] },
-      whole: loads([main, ...s.trail]),
-      halves: large ? loads([...parts, ...s.trail]) : null,
+      parts: [
+        loads([main, ...s.trail]),
+        ...(large ? [1, 2, 3].map((quarters) => loads([...parted(quarters), ...s.trail])) : []),
+      ],
     };
   });
   const waits = p.steps.map((s) =>

@@ -1,5 +1,5 @@
-import type { Node } from './model.ts';
-import { OVERLOAD_COST, type YearProblem } from './problem.ts';
+import { endOf, laterOf, optionOf, weekOf, type LoadRow, type Node } from './model.ts';
+import { OVERLOAD_COST, QUARTERS, type YearProblem } from './problem.ts';
 
 /**
  * Week prices: the overload of each week is replaced by a price a minute, which falls apart into one small
@@ -11,7 +11,7 @@ export class Prices {
   readonly all: Float64Array;
   readonly skilled: Float64Array;
   bound = -Infinity;
-  /** option of each step in the last answer: 2·week + 1 when split */
+  /** option of each step in the last answer */
   readonly choice: Int32Array;
   private readonly start: number[] = [];
   /** least value of a step from a week on, and the option that has it */
@@ -37,7 +37,7 @@ export class Prices {
     this.leastAt = new Int32Array(at);
   }
 
-  private price(rows: Node['whole'], week: number): number {
+  private price(rows: LoadRow[], week: number): number {
     let sum = 0;
     for (const r of rows) {
       const w = week + r.offset;
@@ -59,11 +59,18 @@ export class Prices {
       this.leastAt[s + width] = -1;
       for (let d = width - 1; d >= 0; d--) {
         const w = n.from + d;
-        const whole = this.price(n.whole, w) + n.priority * (w - n.ideal) ** 2 + this.below(n, w);
-        let [low, at] = [whole, 2 * w];
-        if (n.halves && d < width - 1) {
-          const half = this.price(n.halves, w) + n.priority * (w + 0.5 - n.ideal) ** 2 + this.below(n, w + 1);
-          if (half < low) [low, at] = [half, 2 * w + 1];
+        let low = this.price(n.parts[0], w) + n.priority * (w - n.ideal) ** 2 + this.below(n, w);
+        let at = optionOf(w);
+        if (n.parts.length > 1 && d < width - 1) {
+          const after = this.below(n, w + 1);
+          for (let quarters = 1; quarters < n.parts.length; quarters++) {
+            const away = w + quarters / QUARTERS - n.ideal;
+            const parted = this.price(n.parts[quarters], w) + n.priority * away ** 2 + after;
+            if (parted < low) {
+              low = parted;
+              at = optionOf(w, quarters);
+            }
+          }
         }
         const later = this.least[s + d + 1];
         this.least[s + d] = Math.min(low, later);
@@ -102,7 +109,7 @@ export class Prices {
       let from = n.from;
       if (n.parent >= 0) {
         const before = this.choice[n.parent];
-        from = Math.max(from, (before >> 1) + (before & 1) + n.parentLag);
+        from = Math.max(from, endOf(before) + n.parentLag);
       }
       this.choice[i] = this.leastAt[this.start[i] + from - n.from];
     }
@@ -112,8 +119,8 @@ export class Prices {
     const { p, nodes } = this;
     const [all, skilled] = [new Float64Array(p.weeks), new Float64Array(p.weeks)];
     nodes.forEach((n, i) => {
-      const week = this.choice[i] >> 1;
-      for (const r of this.choice[i] & 1 ? n.halves! : n.whole) {
+      const week = weekOf(this.choice[i]);
+      for (const r of n.parts[laterOf(this.choice[i])]) {
         if (week + r.offset >= p.weeks) continue;
         all[week + r.offset] += r.all;
         skilled[week + r.offset] += r.skilled;

@@ -1,7 +1,9 @@
 /** A minute above what the people can give costs as much as this in the objective. */
 export const OVERLOAD_COST = 10;
-/** A step larger than this share of an ordinary week may be done half in one week, half in the next. */
+/** A step larger than this share of an ordinary week may be done over two weeks, a quarter of it or more in each. */
 export const SPLIT_ABOVE = 0.25;
+/** Shares of a step that may be left for the week after, in quarters. */
+export const QUARTERS = 4;
 
 /** Work that falls so many weeks after the step itself, such as its aftercare. */
 export interface Trail {
@@ -43,8 +45,8 @@ export interface YearProblem {
 export interface Placed {
   id: string;
   week: number;
-  /** half of it goes into the week after */
-  split: boolean;
+  /** share of it that is left for the week after: 0, or one to three quarters */
+  later: number;
 }
 
 export interface WeekLoad {

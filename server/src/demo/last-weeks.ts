@@ -135,8 +135,8 @@ async function levelled(db: Db): Promise<void> {
   await writeWeeks(
     db,
     lines.map((l) => {
-      const { week: w, split } = week.get(l.id)!;
-      return { cohort_id: l.cohortId, key: l.key, week: weeks[w], split, locked: false };
+      const { week: w, later } = week.get(l.id)!;
+      return { cohort_id: l.cohortId, key: l.key, week: weeks[w], later, locked: false };
     }),
   );
   const ids = [...new Set(lines.map((l) => l.cohortId))].sort();

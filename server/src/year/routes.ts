@@ -67,7 +67,7 @@ export function yearRoutes(app: FastifyInstance): void {
         // a step done or dropped since the plan was made is no longer asked for
         const rows = body.weeks
           .filter((w) => open.has(`${w.cohortId} ${w.key}`) && !locked.has(`${w.cohortId} ${w.key}`))
-          .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, split: w.split, locked: false }));
+          .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
         await writeWeeks(trx, rows);
         return { kept: rows.length };
       });
@@ -111,7 +111,7 @@ export function yearRoutes(app: FastifyInstance): void {
         await app.db('year_week').where({ cohort_id: body.cohortId, key: body.key }).delete();
       else
         await writeWeeks(app.db, [
-          { cohort_id: body.cohortId, key: body.key, week: body.week, split: false, locked: true },
+          { cohort_id: body.cohortId, key: body.key, week: body.week, later: 0, locked: true },
         ]);
       await replanSome(
         app.db,

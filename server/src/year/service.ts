@@ -112,7 +112,7 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
     closes: s.closes,
     target: s.target,
     week: s.week,
-    split: s.split ?? false,
+    later: s.later ?? 0,
     locked: s.locked ?? false,
   }));
   return {

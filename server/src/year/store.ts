@@ -27,7 +27,7 @@ export interface YearStepRow {
   odds: number | null;
   waits: { key: string; days: number }[];
   week: string | null;
-  split: boolean | null;
+  later: number | null;
   locked: boolean | null;
 }
 
@@ -64,7 +64,7 @@ export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearS
       ...{ cohortId: 's.cohort_id', key: 's.key', code: 'c.code', title: 's.title' },
       ...{ lane: 's.lane', operation: 's.operation', opens: 's.opens', closes: 's.closes' },
       ...{ target: 's.target', minutes: 's.minutes', odds: 's.odds', waits: 's.waits' },
-      ...{ week: 'y.week', split: 'y.split', locked: 'y.locked' },
+      ...{ week: 'y.week', later: 'y.later', locked: 'y.locked' },
     });
 
 export async function readWorkers(sql: Sql, from: string, to: string): Promise<Worker[]> {
@@ -89,14 +89,14 @@ interface WeekRow {
   cohort_id: string;
   key: string;
   week: string;
-  split: boolean;
+  later: number;
   locked: boolean;
 }
 export async function writeWeeks(sql: Sql, rows: WeekRow[]): Promise<void> {
   if (rows.length === 0) return;
   await sql.raw(
     `INSERT INTO year_week SELECT * FROM jsonb_populate_recordset(NULL::year_week, ?)
-     ON CONFLICT (cohort_id, key) DO UPDATE SET week = excluded.week, split = excluded.split, locked = excluded.locked`,
+     ON CONFLICT (cohort_id, key) DO UPDATE SET week = excluded.week, later = excluded.later, locked = excluded.locked`,
     [JSON.stringify(rows)],
   );
 }

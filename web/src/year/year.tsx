@@ -40,7 +40,7 @@ function Verdict({ plan, bound, minutes }: { plan: YearPlan; bound: number; minu
 function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, number>; load: WeekLoad[] }) {
   const lost = useMemo(() => {
     const plan = {
-      placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, split: false })),
+      placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, later: 0 })),
       load,
       ...{ cost: 0, overload: 0, outOfOrder: [] },
     };
@@ -77,12 +77,8 @@ export function Year() {
     const weeks = plan
       ? new Map(plan.placed.map((p) => [p.id, p.week]))
       : weeksOf(year, how === 'alone' ? 'alone' : 'now');
-    const halves = plan
-      ? plan.placed.filter((p) => p.split)
-      : how === 'now'
-        ? year.lines.filter((l) => l.split)
-        : [];
-    return { placed: weeks, load: loadOf(year.problem, weeks, new Set(halves.map((h) => h.id))) };
+    const parted = plan?.placed ?? (how === 'now' ? year.lines : []);
+    return { placed: weeks, load: loadOf(year.problem, weeks, new Map(parted.map((p) => [p.id, p.later]))) };
   }, [year, how, plan]);
   if (!year) return <Loading error={error} />;
   const ahead = load.slice(0, year.shown);
@@ -101,7 +97,7 @@ export function Year() {
         id: id.current,
         weeks: answer!.plan.placed.map((p) => {
           const line = year.lines.find((l) => l.id === p.id)!;
-          return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], split: p.split };
+          return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], later: p.later };
         }),
       },
       {
