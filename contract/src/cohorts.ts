@@ -1,10 +1,11 @@
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
-import type { RuleName } from '@gonimos/core/course';
+import type { Course, RuleName } from '@gonimos/core/course';
 import type { Method } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
+import type { Remark } from '@gonimos/core/starts';
 import type { Share } from '@gonimos/core/stats';
 import type { RingRun } from '@gonimos/core/trunk';
-import { boolean, string, type InferType } from 'yup';
+import { array, boolean, string, type InferType } from 'yup';
 import { choices } from './schools.ts';
 import { body, code, containerId, count, id, measure, name, programmeId, taxonId, text } from './fields.ts';
 
@@ -37,10 +38,14 @@ const origin = () =>
     quarantine: boolean().default(true),
   });
 
+const maybe = () => array(taxonId()).max(3, 'names more than three').default([]);
+
 export const newCohort = body({
   id: id(),
   code: code(),
   taxonId: taxonId(),
+  /** kinds it may be instead, until leaves or flowers tell */
+  maybe: maybe(),
   programmeId: programmeId(),
   placeId: id(),
   container: containerId().required('is missing'),
@@ -73,6 +78,8 @@ export const editCohort = body({
 /** The course of a cohort that does not exist yet. */
 export const previewCourse = body({
   taxonId: taxonId(),
+  maybe: maybe(),
+  lotId: id().notRequired().nullable().default(null),
   programmeId: programmeId(),
   placeId: id(),
   started: started(),
@@ -91,6 +98,9 @@ export const splitCohort = body({
   note: text(2000).default(''),
 });
 
+/** Leaves or flowers have told: which of the kinds it might be it is. */
+export const settleKind = body({ id: id(), taxonId: taxonId(), reason: text(300).default('') });
+
 export const promotePlant = body({
   id: id(),
   newId: id(),
@@ -104,6 +114,7 @@ export type NewCohort = InferType<typeof newCohort>;
 export type EditCohort = InferType<typeof editCohort>;
 export type PreviewCourse = InferType<typeof previewCourse>;
 export type SplitCohort = InferType<typeof splitCohort>;
+export type SettleKind = InferType<typeof settleKind>;
 export type PromotePlant = InferType<typeof promotePlant>;
 
 /** One line of the register. */
@@ -131,7 +142,14 @@ export interface CohortRow {
   tag: string | null;
 }
 
+/** A course before it is entered, with what should be heard first. */
+export type CoursePreview = Course & { remarks: Remark[] };
+
 export interface Cohort extends CohortRow {
+  /** kinds it may be instead */
+  maybe: string[];
+  /** live growth low on the stem, as last looked for */
+  lowGrowth: { on: string; seen: boolean } | null;
   programmeId: string;
   programmeName: string;
   startedTo: string;

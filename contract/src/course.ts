@@ -11,6 +11,8 @@ export interface CourseStep extends PlannedStep {
 export interface CohortCourse {
   steps: CourseStep[];
   endsOn: string | null;
+  /** when roots fill the container of today; null: they move on before, or stand free */
+  rootBoundOn: string | null;
 }
 
 export interface PlanChange {

@@ -19,7 +19,12 @@ const step = () =>
         step: text(40).required('is missing'),
         days: measure(0, 1500, 'days'),
         seasons: measure(0, 15, 'seasons'),
-        warmth: object({ sum: measure(0, 10_000, ''), base: measure(-5, 20, '°C') }).default(undefined),
+        // the library’s own layers wait for a second filling of their kind
+        warmth: lazy((v) =>
+          v === 'layer again'
+            ? string().oneOf(['layer again'])
+            : object({ sum: measure(0, 10_000, ''), base: measure(-5, 20, '°C') }).default(undefined),
+        ),
         optional: mixed<boolean>(),
         needs: text(60),
       }),

@@ -1,6 +1,7 @@
 import type { Light } from '@gonimos/core/course';
 import type { Choices } from '@gonimos/core/schools';
 import { array, number, string, type InferType } from 'yup';
+import { wrongHemisphere } from '@gonimos/core/climates';
 import { body, id, measure, name } from './fields.ts';
 
 const monthly = () =>
@@ -17,7 +18,13 @@ const validZone = (zone: string | undefined) => {
 };
 
 export const siteFields = () => ({
-  latitude: measure(-66, 66, '°').required('is missing'),
+  latitude: measure(-66, 66, '°')
+    .required('is missing')
+    .test('hemisphere', function (latitude) {
+      const { tmin, tmax } = this.parent as { tmin?: number[]; tmax?: number[] };
+      const wrong = tmin && tmax ? wrongHemisphere({ latitude, tmin, tmax }) : null;
+      return wrong === null || this.createError({ message: wrong });
+    }),
   longitude: measure(-180, 180, '°').required('is missing'),
   elevation: measure(-400, 5000, 'm').required('is missing'),
   timeZone: string().required('is missing').test('zone', 'is not a time zone', validZone),

@@ -53,6 +53,8 @@ export const newRecord = body({
   /** where the plants stand from now on */
   placeId: id().notRequired().nullable().default(null),
   vigour: measure(1, 5, '').integer('is not a whole number').nullable().default(null),
+  /** live growth seen low on the stem, or none; null: nobody looked */
+  lowGrowth: boolean().nullable().default(null),
   minutes: minutes(),
   note: text(4000).default(''),
   nextTime: text(1000).default(''),
@@ -75,6 +77,7 @@ export const workOn = (
 ): NewRecord => ({
   ...{ done: null, finished: true, emerged: null, losses: [], container: null, calipers: [], heights: [] },
   ...{ rooted: null, again: null, alive: null, sure: null, buds: null, placeId: null, vigour: null },
+  lowGrowth: null,
   ...{ minutes: null, note: '', nextTime: '' },
   ...told,
 });

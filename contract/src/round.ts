@@ -1,4 +1,4 @@
-import type { Reason, RuleName } from '@gonimos/core/course';
+import type { Material, PlannedStep, Reason, RuleName } from '@gonimos/core/course';
 import type { Lane } from '@gonimos/core/operations';
 import type { Method } from '@gonimos/core/programmes';
 import type { KitLine } from '@gonimos/core/round';
@@ -43,7 +43,10 @@ export interface RoundStep {
   opens: string;
   closes: string;
   container: string | null;
-  rootCut: { wanted: number; limit: number; take: number } | null;
+  rootCut: PlannedStep['rootCut'];
+  topCut: PlannedStep['topCut'];
+  materials: Material[];
+  span: PlannedStep['span'];
   minutes: number;
   reasons: Reason[];
   putOff: { until: string; reason: string } | null;

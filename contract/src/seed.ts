@@ -6,7 +6,7 @@ import { body, count, date, id, measure, name, noneOf, taxonId, text, version } 
 
 export const STORAGE = ['cool and dry', 'cold and dry', 'moist in the fridge', 'warm', 'not stored'] as const;
 export const SEED_EVENTS = ['test', 'soaked', 'to warm', 'to cold', 'out', 'thrown away'] as const;
-export const PROTECTIONS = ['mesh', 'fleece', 'cage', 'glass'] as const;
+export const PROTECTIONS = ['mesh', 'fleece', 'cage', 'glass', 'guard'] as const;
 
 export const newSeedLot = body({
   id: id(),
@@ -85,6 +85,12 @@ export interface SeedLot {
   sown: { id: string; code: string; count: number; up: Share | null }[];
   /** what it wants, counted back from this place's next sowing window */
   needs: 'fresh' | 'stratified' | 'ready';
+  /** when seed of the kind is sown that does not keep */
+  ripens: 'early summer' | 'autumn' | null;
+  /** years the lot is old, when that is more than its kind keeps; else 0 */
+  tooOld: number;
+  /** years the kind keeps */
+  keeps: number;
   phases: { what: string; from: string; to: string }[];
   late: number;
 }

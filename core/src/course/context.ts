@@ -44,8 +44,18 @@ function emergedOn({ programme, steps }: CourseFacts): Day | null {
   return fact?.status === 'done' ? toDay(fact.doneOn!) : null;
 }
 
+/** The kind the plan is for; while it may be another, it bears and sprouts no more than any of them. */
+function kindOf({ taxonId, maybe = [] }: CourseFacts): Context['taxon'] {
+  const named = taxon(taxonId);
+  const all = [named, ...maybe.map(taxon)];
+  const tenderest = all.reduce((a, b) => (b.hardyTo.value > a.hardyTo.value ? b : a));
+  return maybe.length === 0
+    ? named
+    : { ...named, hardyTo: tenderest.hardyTo, sproutsOld: all.every((t) => t.sproutsOld) };
+}
+
 export function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
-  const t = taxon(facts.taxonId);
+  const t = kindOf(facts);
   return {
     ...{ facts, taxon: t, book, today: toDay(today), dates: new Map() },
     levels: {

@@ -3,3 +3,4 @@ export * from './diff.ts';
 export * from './types.ts';
 export { readyShare } from './rules/buds.ts';
 export { MARKER_WORDS } from './windows/index.ts';
+export { CLEARANCE } from './windows/since.ts';

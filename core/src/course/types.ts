@@ -94,6 +94,8 @@ export type Light = 'full' | 'half' | 'shade';
 
 export interface CourseFacts {
   taxonId: string;
+  /** kinds it may be until leaves or flowers tell: the plan spares what the tenderest of them would suffer */
+  maybe?: readonly string[];
   programme: Programme;
   startedOn: IsoDate;
   live: number;

@@ -32,6 +32,8 @@ export function tooOld(t: Pick<Taxon, 'keeps'>, harvested: Day, on: Day): number
   return years <= Math.max(1, t.keeps.value) ? 0 : Math.floor(years);
 }
 
+/** Days within which treated seed is sown, at least. Common practice, no source. */
+export const SOWN_WITHIN = 10;
 /** Days of soaking before the first warm or cold day. Common practice, no source. */
 export const SOAK_DAYS = 1;
 
@@ -58,7 +60,7 @@ export function backCount(needs: SeedNeeds, sow: { from: Day; to: Day }, today: 
     const from = Math.max(sow.from, today);
     const scarified = needs.scarify ? [{ what: 'scarify' as const, from, to: from }] : [];
     return {
-      phases: [...scarified, { what: 'sow', from, to: Math.max(sow.to, today) }],
+      phases: [...scarified, { what: 'sow', from, to: Math.max(sow.to, from + SOWN_WITHIN) }],
       late: Math.max(0, today - sow.to),
     };
   }
@@ -72,7 +74,8 @@ export function backCount(needs: SeedNeeds, sow: { from: Day; to: Day }, today: 
       { what: 'soak', from: start, to: soaked },
       ...(warm > 0 ? [{ what: 'warm' as const, from: soaked, to: chilled }] : []),
       { what: 'cold', from: chilled, to: out },
-      { what: 'sow', from: out, to: Math.max(out, sow.to) },
+      // seed that comes out late may still be sown for some days
+      { what: 'sow', from: out, to: Math.max(out + SOWN_WITHIN, sow.to) },
     ],
     late: Math.max(0, out - sow.to),
   };

@@ -1,13 +1,15 @@
 import type { FastifyInstance } from 'fastify';
 import { array, object, string } from 'yup';
-import { previewCourse } from '@gonimos/contract/cohorts';
+import { previewCourse, type CoursePreview } from '@gonimos/contract/cohorts';
 import { body, count, date, measure } from '@gonimos/contract/fields';
 import { siteFields } from '@gonimos/contract/nursery';
 import { toDay } from '@gonimos/core/calendar';
 import { compileCourse } from '@gonimos/core/course';
 import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/ledger';
 import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
+import { startRemarks } from '@gonimos/core/starts';
 import { wilson } from '@gonimos/core/stats';
+import { taxon } from '@gonimos/core/taxa';
 import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
 import { programmeFor } from '../library/store.ts';
@@ -16,6 +18,7 @@ import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
+import { lotKnown } from '../seed/store.ts';
 
 /** Every calculator the interface uses, as JSON in and out. */
 export function calcRoutes(app: FastifyInstance): void {
@@ -25,14 +28,18 @@ export function calcRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The course a cohort would have, before it is entered',
     body: previewCourse,
-    handle: async ({ body: b }) => {
+    handle: async ({ body: b }): Promise<CoursePreview> => {
       const started = await readStart(app.db, b.started);
       const book = (await seasonBooks(app.db)).get(b.placeId);
       if (!book) throw wrongField('placeId', 'is not a place of this nursery');
-      const { programme: p } = await programmeFor(app.db, b.programmeId);
-      const facts = { ...b, live: b.count, startedOn: started.from };
+      const { programme: p, own } = await programmeFor(app.db, b.programmeId);
+      const facts = { ...b, own, live: b.count, startedOn: started.from };
       const nursery = await readNursery(app.db);
-      return compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
+      const lot = b.lotId ? await lotKnown(app.db, b.lotId) : null;
+      const course = compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
+      // stock with years behind it is past its start
+      const remarks = b.standsAt ? [] : startRemarks(p, taxon(b.taxonId), book, started.from, lot);
+      return { ...course, remarks };
     },
   });
 

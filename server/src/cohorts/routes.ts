@@ -1,13 +1,13 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
-import { editCohort, newCohort, promotePlant, splitCohort } from '@gonimos/contract/cohorts';
+import { editCohort, newCohort, promotePlant, settleKind, splitCohort } from '@gonimos/contract/cohorts';
 import { id } from '@gonimos/contract/fields';
 import { replan } from '../course/replan.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { mayStandThere, stand } from './place.ts';
-import { enterCohort, promote, splitCohort as split } from './service.ts';
+import { enterCohort, promote, settleKind as settle, splitCohort as split } from './service.ts';
 import { readCohort, readRegister, updateCohort } from './store.ts';
 
 const params = object({ id: id() });
@@ -69,6 +69,17 @@ export function cohortRoutes(app: FastifyInstance): void {
     body: splitCohort,
     handle: ({ params: p, body, person }) =>
       once(app.db, body.id, `split ${p.id}`, body, (trx) => split(trx, p.id, body, person)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/cohorts/:id/kind',
+    role: 'grower',
+    summary: 'Says which of the kinds it might be a cohort is',
+    params,
+    body: settleKind,
+    handle: ({ params: p, body, person }) =>
+      once(app.db, body.id, `kind ${p.id}`, body, (trx) => settle(trx, p.id, body, person)),
   });
 
   route(app, {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { NewCohort, PromotePlant, SplitCohort } from '@gonimos/contract/cohorts';
+import type { NewCohort, PromotePlant, SettleKind, SplitCohort } from '@gonimos/contract/cohorts';
 import type { Person } from '@gonimos/contract/people';
 import { workOn, type Outcome } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
@@ -7,10 +7,12 @@ import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import type { StartUnit } from '@gonimos/core/ledger';
 import { firstStep, type Programme } from '@gonimos/core/programmes';
 import { hemisphereOf } from '@gonimos/core/season';
+import { taxon } from '@gonimos/core/taxa';
 import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
+import { insertIdentity } from '../lineage/identity.ts';
 import { programmeFor } from '../library/store.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
@@ -41,6 +43,7 @@ export async function enterCohort(
   const started = await readStart(trx, c.started);
   await readPlace(trx, c.placeId);
   await checkKin(trx, c);
+  if (c.maybe.includes(c.taxonId)) throw wrongField('maybe', 'names the kind itself');
   const { programme: p, version } = await programmeFor(trx, c.programmeId);
   const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
   if (at < 0) throw wrongField('standsAt', 'is not a step of this programme');
@@ -130,6 +133,27 @@ export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person
   ]);
   await replan(trx, [s.newId], 'it was split off');
   return outcomeOf(trx, from, s.id, 'plants were split off');
+}
+
+/** Leaves or flowers have told which of the kinds it might be it is; the course follows. */
+export async function settleKind(trx: Trx, id: string, s: SettleKind, person: Person): Promise<Outcome> {
+  const cohort = await lockCohort(trx, id);
+  const { taxon_maybe: maybe, code, tag } = await trx('cohort')
+    .where({ id })
+    .first('taxon_maybe', 'code', 'tag');
+  if (!maybe) throw wrongField('taxonId', 'is known already: if it is wrong, say so with ‘Found’');
+  if (s.taxonId !== cohort.taxon_id && !maybe.includes(s.taxonId))
+    throw wrongField('taxonId', 'is none of the kinds it might be');
+  await trx('cohort')
+    .where({ id })
+    .update({ taxon_id: s.taxonId, taxon_maybe: null, version: trx.raw('version + 1') });
+  const name = (taxonId: string) => taxon(taxonId).name;
+  await insertIdentity(trx, {
+    ...{ id: s.id, cohortId: id, on: todayAt(await readNursery(trx)), personId: person.id },
+    reason: s.reason || `seen to be ${name(s.taxonId)}; it might have been ${maybe.map(name).join(' or ')}`,
+    ...{ was: { code, tag }, now: { code, tag } },
+  });
+  return outcomeOf(trx, id, s.id, `it was seen to be ${name(s.taxonId)}`);
 }
 
 /** Takes one plant out to be followed by its own tag: a cohort of one, which keeps the history so far. */

@@ -91,6 +91,8 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     lot: lotId ? { id: lotId, name: lotName } : null,
     quarantine: facts.quarantine ?? null,
     buds: facts.buds ?? null,
+    maybe: [...(facts.maybe ?? [])],
+    lowGrowth: facts.lowGrowth ?? null,
   };
 }
 
@@ -105,6 +107,7 @@ export async function insertCohort(
     id: c.id,
     code: c.code,
     taxon_id: c.taxonId,
+    taxon_maybe: c.maybe.length > 0 ? JSON.stringify(c.maybe) : null,
     method: programme.method,
     place_id: c.placeId,
     container: c.container,
@@ -180,5 +183,6 @@ export async function copyCohort(
     rings: JSON.stringify(parent.rings),
     schools: JSON.stringify(parent.schools),
     step_maps: JSON.stringify(parent.step_maps),
+    taxon_maybe: parent.taxon_maybe && JSON.stringify(parent.taxon_maybe),
   });
 }

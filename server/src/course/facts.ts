@@ -1,5 +1,5 @@
 import type { CourseFacts, RuleName, StepFact } from '@gonimos/core/course';
-import { firstStep, type Programme } from '@gonimos/core/programmes';
+import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import { LIGHTENED, type Decision, type Found } from '@gonimos/core/visits';
 import { groupBy } from '@gonimos/core/group';
@@ -26,6 +26,10 @@ interface CohortRow {
   code: string;
   taxon_id: string;
   programme: Programme;
+  programme_id: string;
+  programme_version: number;
+  taxon_maybe: string[] | null;
+  cover: number | null;
   step_maps: StepMap[];
   started_from: string;
   stands_at: string | null;
@@ -60,6 +64,7 @@ export interface RecordFact {
   overrides: RuleName | null;
   buds_looked: number | null;
   buds_ready: number | null;
+  low_growth: boolean | null;
   operation: string | null;
   note: string;
   again: string | null;
@@ -68,7 +73,7 @@ export interface RecordFact {
 const RECORD = [
   ...['id', 'seq', 'cohort_id', 'kind', 'step_key', 'on_date', 'until', 'reason', 'finished', 'note'],
   ...['container', 'caliper', 'height', 'vigour', 'found', 'decision', 'overrides'],
-  ...['buds_looked', 'buds_ready', 'again'],
+  ...['buds_looked', 'buds_ready', 'again', 'low_growth'],
 ].map((c) => `r.${c}`);
 
 /** Records that stand, oldest first, of these cohorts. */
@@ -173,6 +178,7 @@ export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quara
 
 function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   const tally = own.findLast((r) => r.buds_looked !== null);
+  const low = own.findLast((r) => r.low_growth !== null);
   const firm = own.findLast(
     (r) => r.kind === 'work' && r.finished && /root-check|settle/.test(r.step_key ?? ''),
   );
@@ -192,6 +198,11 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     quarantine: quarantineOf(own),
     light: { is: c.light, since: c.place_since ?? c.started_from },
     buds: tally ? { on: tally.on_date, looked: tally.buds_looked!, ready: tally.buds_ready! } : null,
+    lowGrowth: low ? { on: low.on_date, seen: low.low_growth! } : null,
+    cover: c.cover === null ? null : { clearance: c.cover },
+    maybe: c.taxon_maybe ?? [],
+    // the library’s own programmes are version 1
+    own: c.programme_version > 1 || !hasProgramme(c.programme_id),
     firmOn: firm?.on_date ?? null,
     steps: stepFacts(c, own),
   };
@@ -206,7 +217,12 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
         (x) => `c.${x}`,
       ),
       ...['first_container', 'container', 'split_from', 'split_seq', 'live', 'pending'].map((x) => `c.${x}`),
-      ...['c.place_id', 'c.place_since', 'c.schools', 'p.light'],
+      ...['c.place_id', 'c.place_since', 'c.schools', 'p.light', 'c.programme_id', 'c.programme_version'],
+      'c.taxon_maybe',
+      sql.raw(
+        `(SELECT x.clearance FROM protection x WHERE x.cohort_id = c.id AND x.ended IS NULL
+          ORDER BY x.from_date DESC, x.id LIMIT 1) AS cover`,
+      ),
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);
@@ -219,7 +235,7 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
 /** Facts of a cohort that does not exist yet, standing at a step of its programme. */
 export function factsToBe(
   p: Programme,
-  c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live'> & {
+  c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live' | 'maybe' | 'own'> & {
     container: string | null;
     standsAt: string | null;
     schools: Choices;
@@ -233,7 +249,7 @@ export function factsToBe(
       : { [firstStep(p).key]: { status: 'done' as const, doneOn: c.startedOn } };
   return {
     ...{ taxonId: c.taxonId, programme: p, startedOn: c.startedOn, live: c.live, steps },
-    ...{ firstContainer: c.container, sizes: [], vigour: [] },
+    ...{ firstContainer: c.container, sizes: [], vigour: [], maybe: c.maybe, own: c.own },
     schools: { nursery, cohort: c.schools },
   };
 }

@@ -19,6 +19,7 @@ const COLUMNS = {
   doneOn: 's.done_on',
   container: 's.container',
   rootCut: 's.root_cut',
+  topCut: 's.top_cut',
   ready: 's.ready',
   minutes: 's.minutes',
   reasons: 's.reasons',
@@ -27,6 +28,9 @@ const COLUMNS = {
   waits: 's.waits',
   offers: 's.offers',
   moved: 's.moved',
+  refusal: 's.refusal',
+  span: 's.span',
+  materials: 's.materials',
 };
 
 /** A step of a plan as far as the next plan has to know it; the digest stands for the rest. */
@@ -99,6 +103,7 @@ function summary({ cohortId, course }: Plan, today: string) {
     id: cohortId,
     rings: packRings(course.rings.filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)),
     ends_on: course.endsOn,
+    root_bound_on: course.rootBoundOn,
     next_title: next?.title ?? null,
     next_opens: next?.opens ?? null,
     next_closes: next?.closes ?? null,
@@ -135,7 +140,8 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
               },
               ...{ status: s.status, opens: s.opens, closes: s.closes, opens_early: s.opensEarly },
               ...{ opens_late: s.opensLate, target: s.target, done_on: s.doneOn, container: s.container },
-              ...{ root_cut: s.rootCut, ready: s.ready, minutes: s.minutes, reasons: s.reasons },
+              ...{ root_cut: s.rootCut, top_cut: s.topCut, ready: s.ready, minutes: s.minutes },
+              ...{ reasons: s.reasons, refusal: s.refusal, span: s.span, materials: s.materials },
               ...{ chain: s.chain, odds: s.odds, waits: s.waits, offers: s.offers, moved: s.moved, digest },
             },
           ];
@@ -149,9 +155,9 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
     [JSON.stringify(rows)],
   );
   await sql.raw(
-    `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, next_title = x.next_title,
+    `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, root_bound_on = x.root_bound_on, next_title = x.next_title,
        next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule
-     FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, next_title text,
+     FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, root_bound_on date, next_title text,
        next_opens date, next_closes date, next_rule text)
      WHERE c.id = x.id`,
     [JSON.stringify(plans.map((p) => summary(p, today)))],
@@ -168,6 +174,7 @@ const UPDATED = [
   'done_on',
   'container',
   'root_cut',
+  ...['top_cut', 'refusal', 'span', 'materials'],
   'ready',
   'minutes',
   'reasons',

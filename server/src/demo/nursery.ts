@@ -71,6 +71,7 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
         ...{ id, code: spec.code, taxonId: spec.taxonId, programmeId: spec.programmeId, placeId },
         container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
         ...{ started: spec.started, count: spec.count, goalCaliper: spec.goalCaliper, goal: '' },
+        maybe: [],
         ...{ note: spec.note, parentId: null, schools: {}, standsAt: null },
         ...{ goalId: null, lotId: null, hostId: null, origin: spec.origin ?? null },
       };

@@ -63,7 +63,7 @@ async function seed(h: Hand): Promise<Map<string, string>> {
 const started = (h: Hand, c: Partial<NewCohort> & Pick<NewCohort, 'code' | 'taxonId' | 'programmeId'>) => ({
   ...{ id: randomUUID(), placeId: h.place('Cold frame'), container: 'seed-flat', started: '', count: 1 },
   ...{ goal: '', goalCaliper: null, note: '', parentId: null, schools: {}, standsAt: null, goalId: null },
-  ...{ lotId: null, hostId: null, origin: null },
+  ...{ lotId: null, hostId: null, maybe: [], origin: null },
   ...c,
 });
 

@@ -26,6 +26,7 @@ export const asSeenFrom = (rows: readonly ObservationRow[], placeId: string): Ob
   rows.map((o) => ({
     ...{ kind: o.kind, taxonId: o.taxonId, season: o.season, on: toDay(o.on) },
     phenology: o.taxonId ? taxon(o.taxonId).phenology : 'standard',
+    buds: o.taxonId ? taxon(o.taxonId).buds : 'middle',
     expected: o.expected ? toDay(o.expected) : null,
     here: o.placeId === placeId,
   }));

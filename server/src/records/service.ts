@@ -7,6 +7,7 @@ import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { followLayer } from '../layers/follow.ts';
+import { followCover, takeBackCover } from '../seed/follow.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { stand } from '../cohorts/place.ts';
@@ -141,7 +142,10 @@ export async function recordWork(
     const gone = losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
     if (r.done > live + gone) throw wrongField('done', `is more than the ${live + gone} there were`);
   }
-  if (operationId) await followLayer(trx, r, operationId, person?.id ?? null);
+  if (operationId) {
+    await followLayer(trx, r, operationId, person?.id ?? null);
+    await followCover(trx, r, operationId, cohort, person?.id ?? null);
+  }
   if (r.placeId) await stand(trx, r.cohortId, r.placeId, r.on);
   if (r.container) await trx('cohort').where({ id: r.cohortId }).update({ container: r.container });
   const outcome = await outcomeOf(trx, r.cohortId, r.id, cause);
@@ -163,6 +167,7 @@ const UNDO_MINUTES = 10;
 /** Takes a record back, and before it what was written with it. */
 async function takeBack(trx: Trx, id: string, record: StoredRecord, person: Person): Promise<void> {
   for (const f of await followersOf(trx, record.id)) await takeBack(trx, randomUUID(), f, person);
+  await takeBackCover(trx, record.id);
   await insertUndo(trx, id, record, todayAt(await readNursery(trx)), person.id);
   const standing = await trx('ledger_entry as l')
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')

@@ -67,7 +67,7 @@ export const insertWork = (
     again: r.again,
     batches: before.batches ? JSON.stringify(before.batches) : null,
     ...{ from_cells: before.fromCells ?? false, follows: before.follows ?? null },
-    ...{ vigour: r.vigour, minutes: r.minutes },
+    ...{ vigour: r.vigour, minutes: r.minutes, low_growth: r.lowGrowth },
     note: r.note,
     next_time: r.nextTime,
     person_id: personId,

@@ -22,7 +22,7 @@ export async function readWatched(sql: Sql, today: string) {
     .where('k.status', 'planned')
     .select({ checkOpens: 'k.opens' });
   const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done([
-    ...['root-correct', 'root-work', 'lift', 'training-pot'],
+    ...['root-correct', 'root-work', 'lift', 'training-pot', 'stage-roots'],
   ]).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
   const again: { cohortId: string; code: string; on: string; checkOn: string; found: string }[] = await sql(
     'record as r',
@@ -106,6 +106,7 @@ export async function readOpenSteps(
       ...{ cohortContainer: 'c.container', goalCaliper: 'c.goal_caliper' },
       ...{ key: 's.key', operation: 's.operation', title: 's.title', lane: 's.lane' },
       ...{ opens: 's.opens', closes: 's.closes', container: 's.container', rootCut: 's.root_cut' },
+      ...{ topCut: 's.top_cut', materials: 's.materials', span: 's.span' },
       ...{ minutes: 's.minutes', reasons: 's.reasons', chain: 's.chain', odds: 's.odds', moved: 's.moved' },
       ...{ until: 'o.until', reason: 'o.reason', nextTime: 'n.next_time', host: 'h.code' },
       guests: sql.raw(

@@ -10,7 +10,7 @@ import { route } from '../http/route.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery } from '../nursery/store.ts';
 import { lockCohort } from '../records/service.ts';
-import { guardDone, readLots, readSowing } from './service.ts';
+import { guardDone, guardOff, readLots, readSowing } from './service.ts';
 import { endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
 
 const params = object({ id: id() });
@@ -102,13 +102,16 @@ export function seedRoutes(app: FastifyInstance): void {
     summary: 'The cover came off',
     params,
     body: ending,
-    handle: ({ params: p, body }) =>
+    handle: ({ params: p, body, person }) =>
       app.db.transaction(async (trx) => {
         await notInFuture(trx, 'ended', body.ended);
-        const row = await trx('protection').where({ id: p.id }).first('from_date');
-        if (row && body.ended < row.from_date)
+        const row = await trx('protection').where({ id: p.id }).first('from_date', 'cohort_id');
+        if (!row) throw notFound('protection');
+        await lockCohort(trx, row.cohort_id);
+        if (body.ended < row.from_date)
           throw wrongField('ended', `is before it went on, ${row.from_date}`);
         await endProtection(trx, p.id, body.version, body.ended);
+        await guardOff(trx, row.cohort_id, p.id, body.ended, person);
         return { id: p.id };
       }),
   });

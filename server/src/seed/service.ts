@@ -1,17 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Person } from '@gonimos/contract/people';
 import { workOn } from '@gonimos/contract/records';
-import type { NewProtection, SeedLot, Sowing } from '@gonimos/contract/seed';
+import type { NewProtection, Protection, SeedLot, Sowing } from '@gonimos/contract/seed';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
 import { standing } from '@gonimos/core/ledger';
 import { PROGRAMMES, suits } from '@gonimos/core/programmes';
 import type { SeasonBook } from '@gonimos/core/season';
 import { degreeDays } from '@gonimos/core/season';
-import { animalRisk, emergenceCurve, meshOffBy, seedNeeds } from '@gonimos/core/seed';
+import { animalRisk, emergenceCurve, seedNeeds, SOWN_WITHIN, tooOld } from '@gonimos/core/seed';
 import { wilson } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
 import { readPlanning, type Planning } from '../course/planning.ts';
+import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
@@ -23,7 +24,6 @@ import {
   readProtections,
   readSeedEvents,
   readSownOf,
-  type ProtectionRow,
 } from './store.ts';
 
 /** Emergence is counted in warmth above this, °C. */
@@ -36,14 +36,14 @@ function sowingOf(taxonId: string, placeId: string, planning: Planning) {
   const want = { taxonId, placeId, stage: 'showing' as const, byYear: 2999, wanted: 1 };
   const times = timesOf(p, want, planning);
   const next = times.find((t) => t.late === 0) ?? times[0];
-  return next ? { ...next, missed: times[0].late, closes: times.map((t) => t.closes) } : null;
+  return next ? { ...next, missed: times[0].late, windows: times } : null;
 }
 
 /** What is left to do for a lot that is in treatment already. */
 function underTreatment(
   events: SeedLot['events'],
   taxonId: string,
-  windowsClose: readonly string[],
+  windows: readonly { opens: string; closes: string }[],
 ): SeedLot['phases'] {
   const needs = seedNeeds(taxon(taxonId));
   // a part taken out leaves the rest where it is
@@ -54,10 +54,13 @@ function underTreatment(
   const warm = last.kind === 'to warm' ? (needs.warm?.value ?? 0) : 0;
   const cold = addDays(last.on, warm);
   const out = addDays(cold, needs.cold.value);
+  // seed out of its cold waits for the window it comes out in, or the next
+  const sow = windows.find((w) => w.closes >= addDays(out, SOWN_WITHIN / 2));
+  const from = sow && sow.opens > out ? sow.opens : out;
   return [
     ...(warm > 0 ? [{ what: 'warm', from: last.on, to: cold }] : []),
     { what: 'cold', from: cold, to: out },
-    { what: 'sow', from: out, to: windowsClose.find((c) => c >= out) ?? out },
+    { what: 'sow', from, to: sow?.closes ?? addDays(out, SOWN_WITHIN) },
   ];
 }
 
@@ -80,7 +83,7 @@ export async function readLots(sql: Sql): Promise<SeedLot[]> {
     const gone = own.reduce((n, e) => n + (e.tested ?? (e.kind === 'thrown away' ? (e.seeds ?? 0) : 0)), 0);
     const rest = l.seeds - gone - used.reduce((n, s) => n + s.count, 0);
     const next = sowing.get(l.taxonId) ?? null;
-    const treated = underTreatment(own, l.taxonId, next?.closes ?? []);
+    const treated = underTreatment(own, l.taxonId, next?.windows ?? []);
     return {
       ...l,
       ...{ left: Math.max(0, rest), over: Math.max(0, -rest) },
@@ -88,6 +91,9 @@ export async function readLots(sql: Sql): Promise<SeedLot[]> {
       viability: test ? { ...wilson(test.sound!, test.tested!)!, on: test.on } : null,
       sown: used,
       needs: seedNeeds(taxon(l.taxonId)).kind,
+      ripens: taxon(l.taxonId).sown ?? null,
+      tooOld: tooOld(taxon(l.taxonId), toDay(l.harvestedFrom), toDay(planning.today)),
+      keeps: taxon(l.taxonId).keeps.value,
       phases: treated.length > 0 ? treated : (next?.phases ?? []),
       late: treated.length > 0 ? 0 : (next?.missed ?? 0),
     };
@@ -124,18 +130,35 @@ function halfUp(
   return { day: t50 === null ? expected : Math.round(sown + t50), expected };
 }
 
-export const untilOf = (half: number | null, p: Pick<ProtectionRow, 'clearance'>): string | null =>
-  half === null ? null : toIso(meshOffBy(half, p.clearance));
+const nextStep = (sql: Sql, cohortId: string, operation: string) =>
+  sql('course_step')
+    .where({ cohort_id: cohortId, operation, status: 'planned', ready: true })
+    .orderBy('seq')
+    .first<{ key: string; closes: string } | undefined>('key', 'closes');
 
 /** A cover that went on is the guard the course asks for, where it asks for one. */
 export async function guardDone(trx: Trx, cohortId: string, p: NewProtection, person: Person): Promise<void> {
-  const step = await trx('course_step')
-    .where({ cohort_id: cohortId, operation: 'guard-on', status: 'planned', ready: true })
-    .orderBy('seq')
-    .first('key');
-  if (!step) return;
-  const note = `${p.kind}, ${p.clearance} mm clear`;
-  await recordWork(trx, workOn({ id: randomUUID(), cohortId, stepKey: step.key, on: p.from, note }), person);
+  const step = await nextStep(trx, cohortId, 'guard-on');
+  if (!step) return void (await replan(trx, [cohortId], 'a cover went on'));
+  const [id, note] = [randomUUID(), `${p.kind}, ${p.clearance} mm clear`];
+  await recordWork(trx, workOn({ id, cohortId, stepKey: step.key, on: p.from, note }), person);
+  await trx('protection').where({ id: p.id }).update({ record_id: id });
+}
+
+/** The last cover that comes off is the end of the guard in the course. */
+export async function guardOff(
+  trx: Trx,
+  cohortId: string,
+  coverId: string,
+  on: string,
+  person: Person,
+): Promise<void> {
+  const left = await trx('protection').where({ cohort_id: cohortId }).whereNull('ended').first('id');
+  const step = left ? undefined : await nextStep(trx, cohortId, 'guard-off');
+  if (!step) return void (await replan(trx, [cohortId], 'a cover came off'));
+  const id = randomUUID();
+  await recordWork(trx, workOn({ id, cohortId, stepKey: step.key, on }), person);
+  await trx('protection').where({ id: coverId }).update({ ended_by: id });
 }
 
 /** Everything one sowing has shown so far. */
@@ -154,6 +177,7 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
     entries.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count })),
   );
   const half = halfUp(book, c, curve.t50);
+  const off = await nextStep(sql, cohortId, 'guard-off');
   const lost = groupBy(
     entries.filter((e) => e.type === 'lost_before_emergence'),
     (e) => e.cause ?? 'unknown',
@@ -165,7 +189,9 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
         ? null
         : warmthBetween(book, toDay(c.started_from), Math.round(toDay(c.started_from) + curve.t50)),
     expected: half.expected === null ? null : toIso(half.expected),
-    protections: (await readProtections(sql, cohortId)).map((p) => ({ ...p, until: untilOf(half.day, p) })),
+    protections: (await readProtections(sql, cohortId)).map(
+      (p): Protection => ({ ...p, until: p.ended ? null : (off?.closes ?? null) }),
+    ),
     risk: animalRisk(await readEaten(sql), c.place_id, today),
     lost: [...lost].map(([cause, of]) => ({ cause, count: of.reduce((n, e) => n + e.count, 0) })),
   };
@@ -178,13 +204,21 @@ export async function seedWatch(sql: Sql, today: string) {
     .where({ 'c.method': 'seed', 's.operation': 'emergence-count', 's.status': 'planned' })
     .where('c.pending', '>', 0)
     .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from');
-  const covered: (Sown & ProtectionRow & { code: string })[] = await sql('protection as p')
+  const covered: { id: string; code: string; kind: string; until: string | null }[] = await sql(
+    'protection as p',
+  )
     .join('cohort as c', 'c.id', 'p.cohort_id')
+    .leftJoin('course_step as s', (on) =>
+      on
+        .on('s.cohort_id', 'c.id')
+        .andOn(sql.raw("s.operation = 'guard-off' AND s.status = 'planned' AND s.ready")),
+    )
     .whereNull('p.ended')
     .where('c.growing', true)
-    .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from', 'p.kind', 'p.clearance');
+    .groupBy('p.id', 'c.id', 'c.code', 'p.kind')
+    .select('c.id', 'c.code', 'p.kind', { until: sql.raw('min(s.closes)') });
   if (lying.length + covered.length === 0) return [];
-  const [{ books }, eaten] = [await readPlanning(sql), await readEaten(sql)];
+  const eaten = await readEaten(sql);
   const under = new Set(covered.map((p) => p.id));
   return [
     ...lying
@@ -199,10 +233,8 @@ export async function seedWatch(sql: Sql, today: string) {
         return [{ text: `${c.code}: seed without a cover, ${why}`, when: today, cohortId: c.id }];
       }),
     ...covered.flatMap((p) => {
-      const until = untilOf(halfUp(books.get(p.place_id)!, p, null).day, p);
-      return until !== null && until <= addDays(today, 14)
-        ? [{ text: `${p.code}: ${p.kind} off before tips touch it`, when: until, cohortId: p.id }]
-        : [];
+      const soon = p.until !== null && p.until <= addDays(today, 14);
+      return soon ? [{ text: `${p.code}: ${p.kind} off by`, when: p.until!, cohortId: p.id }] : [];
     }),
   ];
 }

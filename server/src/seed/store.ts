@@ -6,12 +6,14 @@ import type {
   SeedEventRow,
 } from '@gonimos/contract/seed';
 import type { Eaten } from '@gonimos/core/seed';
+import type { LotKnown } from '@gonimos/core/starts';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
 export interface LotRow extends Omit<NewSeedLot, 'parentId'> {
   parentId: string | null;
   parentCode: string | null;
+  harvestedFrom: string;
 }
 
 export const insertLot = (sql: Sql, l: NewSeedLot, harvestedFrom: string): Promise<unknown> =>
@@ -38,9 +40,17 @@ export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
     .orderBy([{ column: 'l.harvested_from', order: 'desc' }, 'l.name'])
     .select({
       ...{ id: 'l.id', name: 'l.name', taxonId: 'l.taxon_id', source: 'l.source', parentId: 'l.parent_id' },
-      ...{ parentCode: 'p.code', harvested: 'l.harvested_said', seeds: 'l.seeds', price: 'l.price' },
+      ...{ parentCode: 'p.code', harvested: 'l.harvested_said', harvestedFrom: 'l.harvested_from', seeds: 'l.seeds', price: 'l.price' },
       ...{ handling: 'l.handling', storage: 'l.storage', note: 'l.note' },
     });
+
+/** What a start should know of its seed: when it was harvested, and since when it lies in the cold. */
+export async function lotKnown(sql: Sql, id: string): Promise<LotKnown | null> {
+  const lot = await sql('seed_lot').where({ id }).first('harvested_from');
+  if (!lot) return null;
+  const cold = await sql('seed_event').where({ lot_id: id, kind: 'to cold' }).orderBy('seq').first('on_date');
+  return { harvested: lot.harvested_from, toColdOn: cold?.on_date ?? null };
+}
 
 export const readSeedEvents = (sql: Sql): Promise<(SeedEventRow & { lotId: string })[]> =>
   sql('seed_event as e')

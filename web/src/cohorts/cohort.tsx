@@ -11,7 +11,7 @@ import { ringsOf } from '@gonimos/core/trunk';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { RecordSheet } from '../records/record-sheet';
-import { dateSpan, saidDate, seasonYear, shortDate, yearsOld } from '../common/dates';
+import { dateSpan, monthYear, saidDate, seasonYear, shortDate, yearsOld } from '../common/dates';
 import { newId } from '../common/api';
 import { useRelease } from '../visits/queries';
 import { VisitSheet } from '../visits/visit-sheet';
@@ -22,6 +22,7 @@ import { Parts } from '../common/parts';
 import { Section } from '../common/section';
 import { countWords } from '../common/words';
 import { EditCohort } from './edit-cohort';
+import { SettleKind } from './settle-kind';
 import { useCohort } from './queries';
 
 const STARTED_AS = { seed: 'seeds', cutting: 'cuttings', layer: 'layer', bought: 'plants', lifted: 'plants' };
@@ -46,8 +47,15 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
     facts.push([
       'Trunk',
       `${trunk.caliper.toFixed(0)} mm`,
-      `${trunk.measured ? 'measured' : 'expected'} at the end of ${trunk.season}${cohort.goalCaliper ? `, goal ${cohort.goalCaliper} mm` : ''}`,
+      [
+        trunk.measured ? 'measured' : `expected, ${Math.round(trunk.slow)}–${Math.round(trunk.fast)} mm`,
+        `at the end of ${trunk.season}`,
+        ...(cohort.goalCaliper ? [`goal ${cohort.goalCaliper} mm`] : []),
+      ].join(', '),
     ]);
+  const course = useCourse(cohort.id).data;
+  if (course?.rootBoundOn)
+    facts.push(['Root-bound', monthYear(course.rootBoundOn), 'roots fill this container, as it grows']);
   if (cohort.buds && cohort.buds.on.slice(0, 4) === today.slice(0, 4)) {
     const { on, looked, ready } = cohort.buds;
     const share = readyShare(looked, ready, daysBetween(on, today));
@@ -288,6 +296,7 @@ export function Cohort() {
               <span className="soft">No step ahead.</span>
             )}
           </p>
+          <SettleKind cohort={cohort} />
           {cohort.quarantine && <Quarantine cohort={cohort} today={today} />}
           {whole && <About cohort={cohort} today={today} />}
         </div>
@@ -299,13 +308,15 @@ export function Cohort() {
       {looking && (
         <RecordSheet
           step={{
-            ...{ cohortId: cohort.id, code: cohort.code, stepKey: null, operation: null, title: 'A look' },
+            ...{ cohortId: cohort.id, code: cohort.code, taxonId: cohort.taxonId },
+            ...{ stepKey: null, operation: null, title: 'A look' },
             ...{
               live: cohort.live,
               pending: cohort.emerged > 0 ? 0 : cohort.pending,
               container: null,
               minutes: 0,
               rootCut: null,
+              topCut: null,
               nextTime: '',
               odds: null,
             },

@@ -3,6 +3,7 @@ import { container } from '@gonimos/core/containers';
 import type { Course, PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import { dateSpan, readable, seasonYear } from '../common/dates';
+import { spanWords } from '../common/words';
 import { Section } from '../common/section';
 import { Why } from '../common/why';
 
@@ -50,7 +51,11 @@ export function CoursePreview({ course, today, target, name }: Props) {
                   fullScale={fullScale}
                 />
                 <p className="font-bold">{year}</p>
-                {ring && <p className="soft text-sm">{ring.caliper.toFixed(0)} mm</p>}
+                {ring && (
+                  <p className="soft text-sm">
+                    {Math.round(ring.slow)}–{Math.round(ring.fast)} mm
+                  </p>
+                )}
               </div>
               <ul className="divide-y divide-base-300 self-start">
                 {dated
@@ -61,6 +66,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
                       <span>
                         {s.title}
                         {s.container && <span className="sr-only"> into {container(s.container).name}</span>}
+                        {s.span && <span className="soft block text-sm">{spanWords(s.span)}</span>}
                       </span>
                       <button
                         type="button"

@@ -4,7 +4,13 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { PROGRAMMES, suits, type Method, type Programme } from '@gonimos/core/programmes';
+import {
+  PROGRAMMES,
+  suits,
+  usualProgramme,
+  type Method,
+  type Programme,
+} from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
@@ -17,6 +23,8 @@ import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { dropDraft, readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { CoursePreview } from './course-preview';
+import { MaybeField } from './maybe-field';
+import { Remarks } from './remarks';
 import { KinFields, NO_KIN, type KinInputs } from './kin-fields';
 import { fromElsewhere, NO_ORIGIN, OriginFields, originOf, type OriginInputs } from './origin-fields';
 import { useEnterCohort, usePreview, useRegister } from './queries';
@@ -34,6 +42,7 @@ interface Inputs extends KinInputs, OriginInputs {
   goalCaliper: string;
   goal: string;
   note: string;
+  maybe: string[];
 }
 
 const DRAFT = 'new cohort';
@@ -54,6 +63,7 @@ const toPayload = (id: string, v: Inputs, method: Method) => ({
   ...{ parentId: v.parentId || null, goalId: v.goalId || null, lotId: v.lotId || null },
   ...{ hostId: v.hostId || null, origin: originOf(v, method) },
   standsAt: v.standsAt || null,
+  maybe: v.maybe,
 });
 
 /** A code nobody uses: the taxon's letters and the year of the start. */
@@ -111,7 +121,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         insults: '',
         goalCaliper: '',
       },
-      ...{ goal: '', note: '', ...NO_KIN, ...NO_ORIGIN },
+      ...{ goal: '', note: '', maybe: [], ...NO_KIN, ...NO_ORIGIN },
       ...readDraft<Inputs>(DRAFT),
       ...offered(search, all),
     },
@@ -139,7 +149,10 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   };
   const ofTaxon = (id: string) => {
     const fits = (p: (typeof all)[number]) => suits(p.id, taxon(id), p.own);
-    if (!fits(chosen as (typeof all)[number])) begin(all.find(fits)?.id ?? programmeId);
+    const usual = usualProgramme(id, all);
+    if (usual && usual.id === 'swollen-base') begin(usual.id);
+    else if (!fits(chosen as (typeof all)[number])) begin((usual ?? all.find(fits))?.id ?? programmeId);
+    setValue('maybe', []);
   };
 
   const asked = {
@@ -151,6 +164,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       count: payload.count ?? 100,
     },
     ...{ container: payload.container, standsAt: payload.standsAt, schools: payload.schools },
+    ...{ maybe: payload.maybe, lotId: payload.lotId },
   };
   const deferred = useDeferredValue(JSON.stringify(asked));
   const askable = previewCourse.isValidSync(JSON.parse(deferred));
@@ -191,6 +205,12 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
             ))}
           </select>
         </Field>
+        <MaybeField
+          taxonId={v.taxonId}
+          value={v.maybe}
+          onChange={(next) => setValue('maybe', next)}
+          error={(errors.maybe as { message?: string } | undefined)?.message}
+        />
         <Field label="Programme" hint={chosen.summary} error={errors.programmeId?.message}>
           <select
             className="select"
@@ -291,6 +311,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l"
         aria-label="The course it would have"
       >
+        {preview.data && <Remarks remarks={preview.data.remarks} today={today} />}
         {preview.data ? (
           <CoursePreview
             course={preview.data}

@@ -2,14 +2,15 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type {
   Cohort,
   CohortRow,
+  CoursePreview,
   EditCohort,
   NewCohort,
   PreviewCourse,
   PromotePlant,
+  SettleKind,
   SplitCohort,
 } from '@gonimos/contract/cohorts';
 import type { Outcome } from '@gonimos/contract/records';
-import type { Course } from '@gonimos/core/course';
 import { call, get } from '../common/api';
 import { useUpheaval } from '../common/upheaval';
 
@@ -22,7 +23,7 @@ export const useCohort = (id: string) =>
 export const usePreview = (input: PreviewCourse | null) =>
   useQuery({
     queryKey: ['preview', input],
-    queryFn: () => call<Course>('POST', '/calc/course', input),
+    queryFn: () => call<CoursePreview>('POST', '/calc/course', input),
     enabled: input !== null,
     placeholderData: keepPreviousData,
     retry: false,
@@ -33,6 +34,9 @@ export const useSplit = (id: string) =>
   useUpheaval((s: SplitCohort) => call<Outcome>('POST', `/cohorts/${id}/split`, s));
 export const usePromote = (id: string) =>
   useUpheaval((p: PromotePlant) => call<Outcome>('POST', `/cohorts/${id}/promote`, p));
+
+export const useSettleKind = (id: string) =>
+  useUpheaval((s: SettleKind) => call<Outcome>('POST', `/cohorts/${id}/kind`, s));
 
 export const useEditCohort = (id: string) =>
   useUpheaval((edit: EditCohort) => call<Cohort>('PUT', `/cohorts/${id}`, edit));

@@ -7,6 +7,7 @@ const format = (options: Intl.DateTimeFormatOptions) => {
 const dayMonth = format({ day: 'numeric', month: 'short' });
 const dayMonthYear = format({ day: 'numeric', month: 'short', year: 'numeric' });
 export const weekdayDate = format({ weekday: 'short', day: 'numeric', month: 'long' });
+export const monthYear = format({ month: 'long', year: 'numeric' });
 export const monthName = format({ month: 'short' });
 
 /** "18 Mar", with the year when it is not that of `today`. */

@@ -22,16 +22,21 @@ const outline: Record<Wall, { dash?: string; width: number }> = {
 
 /**
  * The section: a trunk cut across, to scale within the picture. One ring a growing year, solid wood for
- * what has grown, hairlines for the next three years expected; the target dashed; the container outermost,
+ * what has grown, hairlines for the next three years expected, with the band eight plants of ten end in; the target dashed; the container outermost,
  * drawn by its wall.
  */
 export function Section({ rings, season, containerId, target, size, fullScale }: Props) {
   const kind = container(containerId);
   const all = ringsOf(rings);
   const grown = all.filter((r) => r.season < season);
-  const coming = all.filter((r) => r.season >= season).slice(0, 3);
+  // what is still to grow is told in whole millimetres
+  const coming = all
+    .filter((r) => r.season >= season)
+    .slice(0, 3)
+    .map((r) => ({ ...r, caliper: Math.round(r.caliper) }));
+  const last = coming.at(-1);
   const now = grown.at(-1)?.caliper ?? 0;
-  const widest = fullScale ?? Math.max(target ?? 0, coming.at(-1)?.caliper ?? 0, now, 6) * 1.12;
+  const widest = fullScale ?? Math.max(target ?? 0, last?.fast ?? 0, now, 6) * 1.12;
   const r = (mm: number) => Math.max((mm / widest) * 42, 0.8);
   const line = outline[kind.wall];
   const common = {
@@ -40,7 +45,7 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
     strokeWidth: line.width,
     strokeDasharray: line.dash,
   };
-  const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${grown.length} season${grown.length === 1 ? '' : 's'}` : 'not grown yet'}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
+  const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${grown.length} season${grown.length === 1 ? '' : 's'}` : 'not grown yet'}${last ? `, expected ${last.slow} to ${last.fast} mm after ${last.season}` : ''}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
   return (
     <svg
       viewBox="-50 -50 100 100"
@@ -54,6 +59,15 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
         <rect x={-47} y={-47} width={94} height={94} rx={kind.wall === 'ground' ? 2 : 10} {...common} />
       ) : (
         <circle r={47} {...common} />
+      )}
+      {last && last.fast > last.slow && (
+        <circle
+          r={(r(last.slow) + r(last.fast)) / 2}
+          fill="none"
+          stroke="var(--bark)"
+          strokeOpacity={0.16}
+          strokeWidth={Math.max(0.8, r(last.fast) - r(last.slow))}
+        />
       )}
       {coming.map((ring) => (
         <circle key={ring.season} r={r(ring.caliper)} fill="none" stroke="var(--bark)" strokeWidth={0.9} />

@@ -30,3 +30,9 @@ export const countWords = (c: {
   if (c.pending === 0 || c.growing === false) return 'none left';
   return c.method === 'layer' ? 'on its parent' : `${c.pending} sown`;
 };
+
+/** Years in which a step that waits for a size may come. */
+export function spanWords({ from, to, likely }: { from: number; to: number | null; likely: number }): string {
+  if (to === null) return `${from} or later, most likely ${likely}: as it thickens`;
+  return from === to ? `${likely}, by fast and slow plants alike` : `${from}–${to}, most likely ${likely}`;
+}

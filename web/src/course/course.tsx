@@ -13,6 +13,7 @@ import { RecordStep } from '../records/record-step';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { RULE_WORDS } from '../common/rules';
+import { spanWords } from '../common/words';
 import { Why } from '../common/why';
 import { STANDING_WORDS, standing } from './lanes';
 import { useChanges, useCourse } from './queries';
@@ -26,7 +27,7 @@ type Open =
 const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: string } => ({
   ...{ cohortId: c.id, code: c.code, live: c.live, pending: c.pending, stepKey: s.key },
   ...{ operation: s.operation, title: s.title, container: s.container, minutes: s.minutes },
-  ...{ rootCut: s.rootCut, nextTime: '', odds: s.odds },
+  ...{ taxonId: c.taxonId, rootCut: s.rootCut, topCut: s.topCut, nextTime: '', odds: s.odds },
 });
 
 function StepLine({ step, today, open }: { step: CourseStep; today: string; open: (o: Open) => void }) {
@@ -55,6 +56,13 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
         {step.odds !== null && step.status === 'planned' && (
           <p className="soft text-sm">
             Lives through it: {Math.round(step.odds * 100)} in a hundred, by the model
+          </p>
+        )}
+        {step.span && step.status === 'planned' && <p className="soft text-sm">{spanWords(step.span)}</p>}
+        {step.topCut && step.status === 'planned' && (
+          <p className="text-sm text-warning">
+            Top cut held to {Math.round(step.topCut.take * 100)} % of the{' '}
+            {Math.round(step.topCut.wanted * 100)} % wanted, to live growth
           </p>
         )}
         {step.nextTime && <p className="text-sm text-info">Next time: {step.nextTime}</p>}

@@ -1,10 +1,31 @@
 import { useState } from 'react';
 import type { Param } from '@gonimos/core/params';
-import { FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup } from '@gonimos/core/taxa';
+import { EASE, FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup, type Taxon } from '@gonimos/core/taxa';
 import { useScores } from '../visits/queries';
 
 const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim().replace('-', '−') : 'not known');
 const basis = (p: Param | undefined) => (p ? `${p.basis}${p.source ? `, ${p.source}` : ''}` : '');
+
+const WOODS = {
+  softwood: 'softwood',
+  'semi-ripe': 'semi-ripe',
+  hardwood: 'hardwood',
+  root: 'root',
+  water: 'in water',
+} as const;
+
+/** Kinds of cutting from best to worst, each with how readily it roots. */
+function rootsWords(t: Taxon): string {
+  const order = Object.keys(EASE);
+  return (Object.entries(t.roots) as [keyof typeof WOODS, keyof typeof EASE][])
+    .sort((a, b) => order.indexOf(a[1]) - order.indexOf(b[1]))
+    .map(([wood, ease]) => `${WOODS[wood]} ${Math.round(EASE[ease].cuttings.value * 100)} %`)
+    .join(', ');
+}
+function seedWords(t: Taxon): string {
+  if (t.sown) return `sown as it ripens, in ${t.sown}; does not keep`;
+  return `${t.scarify ? 'nicked or steeped first; ' : ''}keeps about ${t.keeps.value} year${t.keeps.value === 1 ? '' : 's'} dry`;
+}
 
 /** How the groups bear root and top loss, and how well the stated odds did. */
 function Groups() {
@@ -123,8 +144,9 @@ export function Taxa() {
                   [
                     ['Bears in a pot', t.hardyTo],
                     ['Free ring', FREE_RING[t.pace]],
-                    ...(t.stratification ? [['Cold for seed', t.stratification]] : []),
-                    ...(t.emergence ? [['Up after', t.emergence]] : []),
+                    ...(t.warmStratification ? [['Warm for seed', t.warmStratification]] : []),
+                    ['Cold for seed', t.stratification],
+                    ['Up after', t.emergence],
                   ] as [string, Param][]
                 ).map(([name, p]) => (
                   <div key={name} className="contents">
@@ -134,6 +156,23 @@ export function Taxa() {
                     </dd>
                   </div>
                 ))}
+                <dt className="soft">Buds</dt>
+                <dd>
+                  {t.phenology === 'warm-season' ? 'by warmth and rain' : `${t.buds} kind`}{' '}
+                  <span className="soft">(common practice)</span>
+                </dd>
+                <dt className="soft">Seed</dt>
+                <dd>
+                  {seedWords(t)} <span className="soft">(common practice)</span>
+                </dd>
+                <dt className="soft">Cuttings</dt>
+                <dd>
+                  {rootsWords(t)} <span className="soft">(common practice)</span>
+                </dd>
+                <dt className="soft">Layers</dt>
+                <dd>
+                  {EASE[t.layering].words} <span className="soft">(common practice)</span>
+                </dd>
                 <dt className="soft">Bark, old wood</dt>
                 <dd>
                   {t.bark}, {t.sproutsOld ? 'sprouts from old wood' : 'nothing from bare old wood'}

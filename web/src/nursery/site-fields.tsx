@@ -1,4 +1,5 @@
 import type { FieldErrors, UseFormRegister } from 'react-hook-form';
+import type { TypicalClimate } from '@gonimos/core/climates';
 import { monthName } from '../common/dates';
 import { Field } from '../common/field';
 
@@ -40,6 +41,10 @@ export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
   ...{ spreadWinter: String(s.spreadWinter), spreadSummer: String(s.spreadSummer) },
   wetFrom: s.wetFrom === null ? '' : String(s.wetFrom),
 });
+
+/** The inputs of a site once a typical climate is chosen: where on the globe it lies east or west stays as typed. */
+export const climateInputs = (now: SiteInputs, c: TypicalClimate): SiteInputs =>
+  siteInputs({ ...toSite(now), ...c, longitude: toSite(now).longitude, timeZone: now.timeZone });
 
 interface Props<T extends SiteInputs> {
   register: UseFormRegister<T>;

@@ -1,5 +1,6 @@
 import { useForm } from 'react-hook-form';
-import { siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
+import { climateInputs, siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
+import { TypicalClimates } from '../nursery/typical-climates';
 import { firstOwner } from '@gonimos/contract/people';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { Field, Trouble } from '../common/field';
@@ -60,6 +61,9 @@ export function FirstOwner() {
             />
           </Field>
         </div>
+        <TypicalClimates
+          onChoose={(c) => form.reset({ ...form.getValues(), ...climateInputs(form.getValues(), c) })}
+        />
         <SiteFields register={form.register} errors={errors} />
         <button className="btn btn-primary btn-tall text-lg" disabled={make.isPending}>
           Open the nursery

@@ -3,6 +3,7 @@ import { useForm, type UseFormReturn } from 'react-hook-form';
 import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
+import { taxon } from '@gonimos/core/taxa';
 import { PlaceOptions } from '../nursery/place-options';
 import { AddPicture } from '../pictures/pictures';
 import { Failure, newId } from '../common/api';
@@ -20,6 +21,7 @@ import { useRecordWork } from './queries';
 export interface Recordable {
   cohortId: string;
   code: string;
+  taxonId: string;
   stepKey: string | null;
   operation: string | null;
   title: string;
@@ -28,6 +30,7 @@ export interface Recordable {
   container: string | null;
   minutes: number;
   rootCut: { wanted: number; limit: number; take: number } | null;
+  topCut: { wanted: number; take: number } | null;
   nextTime: string;
   /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
   odds: number | null;
@@ -49,6 +52,7 @@ interface Inputs {
   budsLooked: string;
   budsReady: string;
   placeId: string;
+  lowGrowth: '' | 'seen' | 'none';
   minutes: string;
   note: string;
   nextTime: string;
@@ -80,6 +84,7 @@ function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
     buds:
       v.budsLooked.trim() === '' ? null : { looked: Number(v.budsLooked), ready: numberOf(v.budsReady) ?? 0 },
     placeId: v.placeId || null,
+    lowGrowth: v.lowGrowth === '' ? null : v.lowGrowth === 'seen',
   });
 }
 
@@ -136,7 +141,7 @@ export function RecordSheet({
       ],
       container: asks.has('container') ? (step.container ?? '') : '',
       ...{ calipers: '', heights: '', vigour: '', minutes: '', note: '', nextTime: '' },
-      ...{ alive: '', sure: '', budsLooked: '', budsReady: '', placeId: '' },
+      ...{ alive: '', sure: '', budsLooked: '', budsReady: '', placeId: '', lowGrowth: '' },
       ...readDraft<Inputs>(draftKey),
     },
   });
@@ -203,6 +208,12 @@ export function RecordSheet({
           <p>
             Take up to <strong>{Math.round(step.rootCut.take * 100)} %</strong> of the root; the limit today
             is {Math.round(step.rootCut.limit * 100)} %.
+          </p>
+        )}
+        {step.topCut && (
+          <p>
+            Of the top no more than <strong>{Math.round(step.topCut.take * 100)} %</strong>, always down to a
+            live branch or bud.
           </p>
         )}
         {fault && <Trouble>{fault}</Trouble>}
@@ -278,6 +289,18 @@ export function RecordSheet({
               <input {...number} {...form.register('budsReady')} />
             </Field>
           </fieldset>
+        )}
+        {!taxon(step.taxonId).sproutsOld && (op === null || op.lane === 'top') && (
+          <Field
+            label="Live growth low on the stem"
+            hint={`${taxon(step.taxonId).name} does not sprout from bare old wood: a chop needs it`}
+          >
+            <select className="select" {...form.register('lowGrowth')}>
+              <option value="">not looked for</option>
+              <option value="seen">there is some</option>
+              <option value="none">none, bare wood</option>
+            </select>
+          </Field>
         )}
         {(op?.exposes || op?.id === 'bring-in' || op?.moves) && (
           <Field label="Stands now at" hint="when the place changes with it">

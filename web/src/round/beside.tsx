@@ -5,6 +5,7 @@ import { taxon } from '@gonimos/core/taxa';
 import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
 
 const PHASE_WORDS: Record<string, string> = {
+  scarify: 'nick or steep',
   soak: 'soak',
   warm: 'put to warm',
   cold: 'in the cold',
@@ -30,7 +31,9 @@ export function Beside({ round }: { round: RoundData }) {
               .map((k) => (
                 <div key={k.what} className="flex justify-between gap-4 py-1">
                   <dt>{k.what}</dt>
-                  <dd className="font-bold whitespace-nowrap">{`${k.amount?.toLocaleString('en-GB')} ${k.unit}`}</dd>
+                  <dd className="font-bold whitespace-nowrap">
+                    {k.amount === null ? 'at hand' : `${k.amount.toLocaleString('en-GB')} ${k.unit}`}
+                  </dd>
                 </div>
               ))}
           </dl>

@@ -28,6 +28,7 @@ export function Card({ step, today, open, chosen, onChoose }: Props) {
   const detail = [
     step.container ? `into ${container(step.container).name}` : null,
     step.rootCut ? `take up to ${Math.round(step.rootCut.take * 100)} % of the root` : null,
+    step.topCut ? `no more than ${Math.round(step.topCut.take * 100)} % of the top, to live growth` : null,
     step.odds !== null && step.odds < 0.95
       ? `${Math.round(step.odds * 100)} in a hundred live through it`
       : null,

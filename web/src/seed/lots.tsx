@@ -14,10 +14,9 @@ import { PhaseLine } from './phase-line';
 import { useLots } from './queries';
 
 const percent = (x: number) => `${Math.round(x * 100)} %`;
-const NEEDS = {
-  fresh: 'sown as it falls: it does not keep',
-  ready: 'wants no treatment',
-  stratified: '',
+const needsWords = (l: SeedLot): string => {
+  if (l.needs === 'fresh') return `sown as it ripens, in ${l.ripens}: it does not keep`;
+  return l.needs === 'ready' ? 'wants no treatment' : 'out of its treatment';
 };
 const seedProgramme = (l: SeedLot) =>
   PROGRAMMES.find((p) => p.method === 'seed' && suits(p.id, taxon(l.taxonId)))?.id ?? 'seed-broadleaf';
@@ -67,9 +66,17 @@ function Lot({ lot, today, onEvent }: { lot: SeedLot; today: string; onEvent: ()
           <PhaseLine phases={lot.phases} today={today} />
         ) : (
           <p className="soft">
-            {NEEDS[lot.needs] || 'out of its treatment'}
+            {needsWords(lot)}
             {lot.phases[0] &&
               `; sow ${shortDate(lot.phases[0].from, today)} – ${shortDate(lot.phases[0].to, today)}`}
+          </p>
+        )}
+        {lot.tooOld > 0 && (
+          <p className="mt-1 font-semibold text-warning">
+            {lot.tooOld} year{lot.tooOld === 1 ? '' : 's'} old;{' '}
+            {lot.needs === 'fresh'
+              ? 'seed of this kind does not keep.'
+              : `seed of this kind keeps about ${lot.keeps}: test it before you count on it.`}
           </p>
         )}
         {lot.late > 0 && (

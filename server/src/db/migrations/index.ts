@@ -2,6 +2,7 @@ import * as ground from './001-ground.ts';
 import * as ledger from './002-ledger.ts';
 import * as schedule from './003-schedule.ts';
 import * as propagation from './004-propagation.ts';
+import * as anyClimate from './005-any-climate.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -9,4 +10,5 @@ export const MIGRATIONS = [
   { name: '002-ledger', ...ledger },
   { name: '003-schedule', ...schedule },
   { name: '004-propagation', ...propagation },
+  { name: '005-any-climate', ...anyClimate },
 ];
