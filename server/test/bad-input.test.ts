@@ -15,7 +15,7 @@ function more(real: string, placeId: string): (readonly [string, string, unknown
   const see = (m: object) =>
     ['POST', '/observations', { id: id(), placeId, kind: 'white-tips', on: '2037-03-09', ...m }] as const;
   const move = (m: object) =>
-    ['POST', '/moves', { id: id(), cohortId: real, stepKey: 'wire-1', to: '2037-07-09', ...m }] as const;
+    ['POST', '/moves', { id: id(), cohortId: real, stepKey: 'roots-2', to: '2037-07-09', ...m }] as const;
   const batch = (m: object) =>
     ['POST', '/batch-put-offs', { id: id(), lane: 'roots', days: 14, reason: 'x', ...m }] as const;
   return [
@@ -39,13 +39,13 @@ function more(real: string, placeId: string): (readonly [string, string, unknown
     [
       'POST',
       '/year/weeks',
-      { id: id(), weeks: [{ cohortId: real, key: 'wire-1', week: '2037-03-10' }] },
+      { id: id(), weeks: [{ cohortId: real, key: 'roots-2', week: '2037-03-10' }] },
       'weeks[0].week',
     ],
     [
       'POST',
       '/year/weeks',
-      { id: id(), weeks: [{ cohortId: real, key: 'wire-1', week: '2036-03-10' }] },
+      { id: id(), weeks: [{ cohortId: real, key: 'roots-2', week: '2036-03-10' }] },
       'weeks[0].week',
     ],
     ['PUT', '/year/step', { cohortId: real, key: 'nothing', week: '2037-03-16' }, 'stepKey'],

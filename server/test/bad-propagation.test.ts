@@ -140,7 +140,7 @@ describe('bad input to propagation', () => {
       [...check({ batches: [{ rooted: 500, callus: 0, dead: 0 }] }), 'batches'],
       [...check({ batches: [{ rooted: -1, callus: 0, dead: 0 }] }), 'batches[0].rooted'],
       [...check({ stepKey: 'single' }), 'stepKey'],
-      [...check({ cohortId: ids['HB-36'], stepKey: 'wire-1' }), 'stepKey'],
+      [...check({ cohortId: ids['HB-36'], stepKey: 'roots-2' }), 'stepKey'],
       [...check({ cause: 'bad luck' }), 'cause'],
       [...check({ on: '2038-01-01' }), 'on'],
       [...layers({ diameter: 0 }), 'layers[0].diameter'],

@@ -124,12 +124,12 @@ describe('propagation', () => {
         await must(
           v.post('/checks', {
             ...{ id: id(), cohortId: c.id, stepKey: 'check', on: addDays(started, 120), note: '' },
-            batches: [{ name: '', rooted: 30, callus: 0, dead: 90 }],
+            batches: [{ name: '', rooted: 6, callus: 0, dead: 114 }],
           }),
         );
       }
       const after = await ask();
-      expect(after.stages[0].own).to.include({ k: 60, n: 240 });
+      expect(after.stages[0].own).to.include({ k: 12, n: 240 });
       expect(after.mean).to.be.below(a.mean);
     });
 

@@ -114,8 +114,8 @@ describe('trays and checks', () => {
       expect(all.counted).to.equal(true);
       const done = await w.step(c.id, 'emergence');
       expect([done.status, done.doneOn]).to.deep.equal(['done', '2037-03-07']);
-      // the mesh stays two weeks after it: 7 + 14, by hand
-      expect((await w.step(c.id, 'mesh-off')).opens).to.equal('2037-03-21');
+      // 60 mm of mesh at 2.5 mm a day, less four days: twenty after the seventh, by hand
+      expect((await w.step(c.id, 'sow.guard-on.guard-off')).closes).to.equal('2037-03-27');
       // a mark of plants is no count of seed
       expect((await must<MarkOutcome>(mark(tray, [1], 'up', 'twin'))).counted).to.equal(false);
       // one of those lost is still in the soil after all

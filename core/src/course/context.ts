@@ -37,8 +37,9 @@ function seasonsOf(book: SeasonBook, kind: Context['taxon']): Seasons {
   };
 }
 
-/** When half were up, as told by the count of emergence. */
-function emergedOn({ programme, steps }: CourseFacts): Day | null {
+/** When half were up: by the counts so far, or as told by the count of emergence. */
+function emergedOn({ programme, steps, halfUp }: CourseFacts): Day | null {
+  if (halfUp) return toDay(halfUp);
   const count = programme.steps.find((s) => s.operation === 'emergence-count');
   const fact = count && steps[count.key];
   return fact?.status === 'done' ? toDay(fact.doneOn!) : null;

@@ -2,9 +2,13 @@ import type { CourseFacts, RuleName, StepFact } from '@gonimos/core/course';
 import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import { LIGHTENED, type Decision, type Found } from '@gonimos/core/visits';
+import { addDays } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
+import { standing } from '@gonimos/core/ledger';
+import { emergenceCurve } from '@gonimos/core/seed';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
+import { readEntriesOf } from '../ledger/store.ts';
 
 export interface CohortFacts extends CourseFacts {
   id: string;
@@ -208,6 +212,26 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   };
 }
 
+/** When half of each covered sowing were up, by what the ledger has of them. */
+async function halvesUp(sql: Sql, covered: readonly CohortRow[]): Promise<Map<string, string>> {
+  const up = new Map<string, string>();
+  if (covered.length === 0) return up;
+  const entries = groupBy(
+    await readEntriesOf(
+      sql,
+      covered.map((c) => c.id),
+    ),
+    (e) => e.cohortId,
+  );
+  for (const c of covered) {
+    const own = standing(entries.get(c.id) ?? []);
+    const came = own.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count }));
+    const { t50 } = emergenceCurve(c.started_from, c.live + c.pending, came);
+    if (t50 !== null) up.set(c.id, addDays(c.started_from, Math.round(t50)));
+  }
+  return up;
+}
+
 /** What the compiler needs to know of cohorts: all living ones, or those named. */
 export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
   const query = sql('cohort as c')
@@ -229,7 +253,14 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
   const cohorts = (await query) as CohortRow[];
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
-  return cohorts.map((c) => factsOf(c, records.get(c.id) ?? []));
+  const halves = await halvesUp(
+    sql,
+    cohorts.filter((c) => c.cover !== null && c.programme.method === 'seed'),
+  );
+  return cohorts.map((c) => ({
+    ...factsOf(c, records.get(c.id) ?? []),
+    halfUp: halves.get(c.id) ?? null,
+  }));
 }
 
 /** Facts of a cohort that does not exist yet, standing at a step of its programme. */

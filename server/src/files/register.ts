@@ -77,6 +77,7 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     container: keyOf(CONTAINERS, cell('container')),
     ...{ started: cell('started'), count: number(cell('count')), goal: '', note: cell('note') },
     ...{ goalCaliper: number(cell('goal_caliper_mm')) ?? null, schools: {}, parentId: null, standsAt: null },
+    ...{ maybe: [], goalId: null, lotId: null, hostId: null, origin: null },
   };
   try {
     newCohort.validateSync(input, { abortEarly: false, strict: true });

@@ -17,6 +17,9 @@ const BEYOND = 10;
 
 /** The plan counts on a day a third into the window. */
 const IDEAL_AT = 0.35;
+/** Days within which two steps are one sitting. */
+const ONE_SITTING = 1;
+
 const idOf = (cohortId: string, key: string) => `${cohortId} ${key}`;
 
 /** Severe work and root work are worth keeping near their best week. */
@@ -78,7 +81,13 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
   const weeks = Array.from({ length: reach }, (_, i) => addDays(first, 7 * i));
   const end = addDays(first, 7 * reach - 1);
   const index = (iso: string) => Math.min(reach - 1, Math.max(0, Math.floor((toDay(iso) - firstDay) / 7)));
-  const all = await readYearSteps(sql, today, end);
+  const read = await readYearSteps(sql, today, end);
+  const known = new Set(read.map((s) => idOf(s.cohortId, s.key)));
+  const parentOf = (s: YearStepRow) =>
+    daysBetween(s.opens, s.closes) <= ONE_SITTING
+      ? s.waits.find((w) => w.days <= ONE_SITTING && known.has(idOf(s.cohortId, w.key)))
+      : undefined;
+  const all = read.filter((s) => !parentOf(s));
   const trails = new Map<string, YearStep['trail']>();
   for (const { cohortId, chain, weeks: after, minutes } of await readTrails(sql, today, end)) {
     const parent = idOf(cohortId, chain);
@@ -86,6 +95,14 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
     const line = { weeks: after, minutes, skilled: false };
     if (list) list.push(line);
     else trails.set(parent, [line]);
+  }
+  // what is done in one sitting with another step goes wherever that goes
+  for (const s of read) {
+    const parent = parentOf(s);
+    if (!parent) continue;
+    const id = idOf(s.cohortId, parent.key);
+    const line = { weeks: 0, minutes: s.minutes, skilled: operation(s.operation).skilled };
+    trails.set(id, [...(trails.get(id) ?? []), line]);
   }
   // short names: a year of thousands of steps is sent whole
   const ids = new Map(all.map((r, i) => [idOf(r.cohortId, r.key), String(i)]));
