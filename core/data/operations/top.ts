@@ -71,6 +71,7 @@ export const TOP = [
     5,
     ['fine saw', 'knife'],
     {
+      sameSitting: true,
       oldWood: true,
       wounds: true,
       loss: [0, 0.7],

@@ -22,7 +22,8 @@ const BROADLEAF_ON: ProgrammeStep[] = [
   firstWire('correct'),
   step('grade', 'grade', [seasons('correct', 1)]),
   step('roots-2', 'root-work', [seasons('correct', 1.8)], into('basket-25', 'Root work, into 25 cm baskets')),
-  step('chop', 'chop', [seasons('roots-2', 0.8)], { conditions: caliper(20) }),
+  // with the root work where the school lets root and top go together, else a season later
+  step('chop', 'chop', [after('roots-2')], { conditions: caliper(20) }),
   step('measure-2', 'measure', [seasons('chop', 0.8)]),
   step('training', 'training-pot', [seasons('chop', 0.8), seasons('roots-2', 2)], into('training-22')),
 ];

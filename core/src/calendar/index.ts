@@ -58,6 +58,20 @@ export function placeInYear(day: Day): number {
   return dayOf(2001, m, m === 2 && date === 29 ? 28 : date) - dayOf(2001, 1, 1);
 }
 
+const MOST_KEPT = 64;
+const placesKept = new Map<string, Uint16Array>();
+/** Places in the year of successive days; kept, as the same stretch is walked for many simulated years. */
+export function placesInYear(from: Day, length: number): Uint16Array {
+  const key = `${from} ${length}`;
+  let places = placesKept.get(key);
+  if (!places) {
+    if (placesKept.size >= MOST_KEPT) placesKept.clear();
+    places = Uint16Array.from({ length }, (_, i) => placeInYear(from + i));
+    placesKept.set(key, places);
+  }
+  return places;
+}
+
 export const addDays = (iso: IsoDate, n: number): IsoDate => toIso(toDay(iso) + n);
 export const daysBetween = (from: IsoDate, to: IsoDate): number => toDay(to) - toDay(from);
 

@@ -78,6 +78,7 @@ export function plantOf(ctx: Context): Plant {
   return new Plant({
     ...{ taxon: ctx.taxon, tolerance: ctx.tolerance, seasons: ctx.seasons, day: toDay(facts.startedOn) },
     ...{ caliper: p.caliper ?? FIRST_CALIPER[p.method], vigour: p.vigour, plants: facts.live },
+    rooted: p.method !== 'cutting' && p.method !== 'layer',
     container: facts.firstContainer ?? p.steps[0].container ?? 'pot-9',
     sown: Math.max(facts.live, LEAST_SOWN),
     seen: [

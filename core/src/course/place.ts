@@ -61,7 +61,7 @@ const asksThePlant = ({ op, step, rootLoss, topLoss }: StepInHand): boolean =>
   op.recovery.value > 0 ||
   Boolean(step.conditions || step.container || op.apart || op.guard || op.wantsLight || op.exposes);
 
-function chooseDay(hand: StepInHand, w: Window, today: Day): Pick<Placement, 'target' | 'chosen'> {
+function chooseDay(hand: StepInHand, w: Window, today: Day, plant: Plant): Pick<Placement, 'target' | 'chosen'> {
   const { moved, week } = hand.fact;
   // what is late may be set to any day from now on
   const late = w.closes < today;
@@ -73,7 +73,9 @@ function chooseDay(hand: StepInHand, w: Window, today: Day): Pick<Placement, 'ta
     const day = Math.min(Math.max(monday + 2, w.opens, today), late ? monday + 6 : w.closes);
     if (day >= monday && day <= monday + 6 && inside(day)) return { target: day, chosen: 'week' };
   }
-  const ideal = w.opens + Math.round(TARGET_AT * (w.closes - w.opens));
+  // what may go with the root work is done while the plant is on the table
+  const onTheTable = hand.op.sameSitting === true && plant.lastRoots?.day === w.opens;
+  const ideal = w.opens + (onTheTable ? 0 : Math.round(TARGET_AT * (w.closes - w.opens)));
   return { target: Math.max(ideal, today), chosen: null };
 }
 
@@ -107,6 +109,7 @@ export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWo
       free ? { ...hand, fact: { ...hand.fact, week: undefined, moved: undefined } } : hand,
       window,
       ctx.today,
+      plant,
     );
     const target = choice.target!;
     if (!asksThePlant(hand))

@@ -38,6 +38,8 @@ export interface PlantStart {
   /** mm at the base */
   caliper: number;
   vigour: number;
+  /** it begins with roots of its own; a cutting has none */
+  rooted: boolean;
   container: string;
   /** plants in all; in shared trays they share the room */
   plants: number;
@@ -88,7 +90,7 @@ export class Plant {
     this.fast = start.caliper;
     this.vigour = start.vigour;
     this.reserve = RESERVE_CAP[this.vigour];
-    this.roots = ROOTS.share.value * massOf(start.caliper);
+    this.roots = start.rooted ? ROOTS.share.value * massOf(start.caliper) : 0;
     this.stand(start.container, start.sown ?? start.plants);
     this.ahead = [...start.seen].sort((a, b) => a.day - b.day);
     this.track = { day: this.day, caliper: this.caliper, before: null };

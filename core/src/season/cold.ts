@@ -1,9 +1,9 @@
 import type { Day, SeasonSpan } from '../calendar/index.ts';
 import { quantile } from '../stats/index.ts';
-import type { WeatherRun } from './weather.ts';
 
 /** A night in the year that comes with chance: days as shares of the years looked at. */
 export interface ChanceDay {
+  p01: Day;
   p02: Day;
   p10: Day;
   p50: Day;
@@ -21,7 +21,7 @@ export interface ColdSpells {
   first: ChanceDay | null;
   /** late days are the dangerous ones: p02 comes after all but one year in fifty */
   last: ChanceDay | null;
-  /** days between the two in all but one year in fifty; Infinity where such nights never come */
+  /** days between the two in all but one year in a hundred on either side; Infinity where such nights never come */
   safe: number;
 }
 
@@ -38,28 +38,34 @@ function chance(days: number[], years: number, late: boolean): ChanceDay | null 
   // the q-th most dangerous year of all years; years without cold are the least dangerous
   const at = (q: number) =>
     Math.round(quantile(sorted, Math.min(1, (q * (years - 1)) / Math.max(1, days.length - 1))));
-  return { p02: at(0.02), p10: at(0.1), p50: at(0.5), p90: at(0.9), share };
+  return { p01: at(0.01), p02: at(0.02), p10: at(0.1), p50: at(0.5), p90: at(0.9), share };
 }
 
-/** Reads the cold on either side of a warm season out of simulated years. */
-export function coldSpells(years: readonly WeatherRun[], span: SeasonSpan, threshold: number): ColdSpells {
+/** Nights from a season's first to the midsummer after it. */
+export const NIGHTS = YEAR + MIDSUMMER;
+
+/** Reads the cold on either side of a warm season out of the nights of simulated years, each from the season's first. */
+export function coldSpells(
+  years: readonly Float32Array[],
+  span: SeasonSpan,
+  threshold: number,
+): ColdSpells {
   const [firsts, lasts]: [number[], number[]] = [[], []];
-  for (const run of years) {
-    const lead = span.from - run.from;
+  for (const nights of years) {
     let [first, last] = [-1, -1];
-    for (let i = lead; i < Math.min(run.tmin.length, lead + YEAR + MIDSUMMER); i++) {
-      if (run.tmin[i] > threshold) continue;
-      if (i - lead < MIDSUMMER) last = i;
+    for (let d = 0; d < nights.length; d++) {
+      if (nights[d] > threshold) continue;
+      if (d < MIDSUMMER) last = d;
       else {
-        first = i;
+        first = d;
         break;
       }
     }
-    if (last >= 0) lasts.push(run.from + last);
-    if (first >= 0) firsts.push(run.from + first);
+    if (last >= 0) lasts.push(span.from + last);
+    if (first >= 0) firsts.push(span.from + first);
   }
   const first = chance(firsts, years.length, false);
   const last = chance(lasts, years.length, true);
-  const from = last?.p02 ?? span.from;
-  return { first, last, safe: first ? first.p02 - from : Infinity };
+  const from = last?.p01 ?? span.from;
+  return { first, last, safe: first ? first.p01 - from : Infinity };
 }

@@ -1,6 +1,6 @@
 import { placeInYear, seasonSpan, type Day } from '../calendar/index.ts';
 import { indoors, type Climate } from './climate.ts';
-import { coldSpells, type ColdSpells } from './cold.ts';
+import { coldSpells, NIGHTS, type ChanceDay, type ColdSpells } from './cold.ts';
 import { degreeDays } from './degree-days.ts';
 import type { Fixed } from './marker-rules.ts';
 import { seasonMarkers, type Marker, type SeasonMarkers } from './markers.ts';
@@ -33,6 +33,12 @@ export function kept<K, V>(make: (key: K) => V): (key: K) => V {
 
 export const moved = (m: Marker, by: number): Marker =>
   m.kind === 'days' ? { ...m, p02: m.p02 + by, p10: m.p10 + by, p50: m.p50 + by, p90: m.p90 + by } : m;
+
+/** Simulated years that cold nights are told from. */
+const COLD_YEARS = 1000;
+const laterBy = (d: ChanceDay, by: number): ChanceDay => ({
+  ...{ p01: d.p01 + by, p02: d.p02 + by, p10: d.p10 + by, p50: d.p50 + by, p90: d.p90 + by, share: d.share },
+});
 
 /** Moves a season's markers to another year without drawing the weather again. */
 const shifted = (markers: SeasonMarkers, by: number): SeasonMarkers =>
@@ -72,9 +78,29 @@ export function seasonModel(c: Climate, known?: WeatherRun, years = 200): Season
     const by = seasonSpan(year, c.hemisphere).chillFrom - seasonSpan(firstOrdinary, c.hemisphere).chillFrom;
     return drawn(firstOrdinary).map((r) => ({ ...r, from: r.from + by }));
   };
-  const cold = kept((key: string) => {
+  const nightsOf = kept((year: number): Float32Array[] => {
+    const span = seasonSpan(year, c.hemisphere);
+    const lead = span.from - span.chillFrom;
+    return Array.from({ length: COLD_YEARS }, (_, i) => {
+      const run = simulate(c, i + 1, span.chillFrom, lead + NIGHTS, reaches(year) ? known : undefined);
+      return Float32Array.from(run.tmin.subarray(lead), (t) => indoors(c.offset, t, t)[0]);
+    });
+  });
+  /** One year in fifty is told from more years than the rest; what no record reaches is worked out once and moved. */
+  const coldOf = (threshold: number, year: number): ColdSpells => {
+    const span = seasonSpan(year, c.hemisphere);
+    return coldSpells(nightsOf(year), span, threshold);
+  };
+  const coldFirst = new Map<number, { year: number; spells: ColdSpells }>();
+  const cold = kept((key: string): ColdSpells => {
     const [threshold, year] = key.split(' ').map(Number);
-    return coldSpells(yearsOf(year), seasonSpan(year, c.hemisphere), threshold);
+    if (reaches(year)) return coldOf(threshold, year);
+    let ordinary = coldFirst.get(threshold);
+    if (!ordinary) coldFirst.set(threshold, (ordinary = { year, spells: coldOf(threshold, year) }));
+    const by =
+      seasonSpan(year, c.hemisphere).from - seasonSpan(ordinary.year, c.hemisphere).from;
+    const { first, last, safe } = ordinary.spells;
+    return { first: first && laterBy(first, by), last: last && laterBy(last, by), safe };
   });
 
   // ordinary warmth above a base from 1 January of one year on, over three years: running totals

@@ -41,5 +41,5 @@ export function staysIn(open: SeasonBook, bears: number, year: number): string |
   if (safe >= LEAST_SAFE) return null;
   return safe <= 0
     ? `nights of ${bears} °C come in every month here: it stays in`
-    : `only ${safe} days lie between the last night of ${bears} °C and the first, in one year of fifty; ${LEAST_SAFE} are wanted: it stays in`;
+    : `only ${safe} days lie between the last night of ${bears} °C and the first, in one year of a hundred; ${LEAST_SAFE} are wanted: it stays in`;
 }

@@ -1,4 +1,4 @@
-import { placeInYear, type Day } from '../calendar/index.ts';
+import { placeInYear, placesInYear, type Day } from '../calendar/index.ts';
 import { random, type Random } from '../random/index.ts';
 import { indoors, type Climate } from './climate.ts';
 
@@ -60,10 +60,11 @@ export function simulate(
     run.tmin.set(known.tmin.subarray(skip, skip + have));
     run.tmax.set(known.tmax.subarray(skip, skip + have));
   }
+  const places = placesInYear(from, length);
   const a = have > 0 ? stateAfter(c, run, have) : { fast: rng.normal(), slow: rng.normal() };
   for (let i = have; i < length; i++) {
     step(rng, a);
-    const d = placeInYear(from + i);
+    const d = places[i];
     const shift = a.fast * c.spread[d] + a.slow;
     run.tmin[i] = c.tmin[d] + shift;
     run.tmax[i] = c.tmax[d] + shift;

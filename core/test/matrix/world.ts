@@ -7,7 +7,6 @@ import { TAXA, type Taxon } from '@gonimos/core/taxa';
 /** Climates of the matrix: both hemispheres, cool and hot, wet and dry, without frost and without summer. */
 export const IN_MATRIX = [
   'cool-maritime',
-  'north-maritime',
   'baltic',
   'great-lakes',
   'southern-plains',
@@ -18,7 +17,6 @@ export const IN_MATRIX = [
   'wet-tropics',
   'savanna-south',
   'temperate-south',
-  'subtropical-south',
   'maritime-south',
 ];
 

@@ -2,12 +2,15 @@ import { toDay, toIso } from '../../calendar/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
 
+/** Days within which root and top work are one sitting. Common practice, no source. */
+const SITTING = 10;
+
 /** Establishment: roots must have taken hold again before the next severe step, or have been seen firm. */
 export function establishment(ctx: Context, { op }: StepInHand, plant: Plant): Demand | null {
   const disturbed = plant.lastRoots;
   if (!op.established || !disturbed) return null;
   // done in the same sitting, before the roots have anything to hold on to
-  if (op.sameSitting && disturbed.day >= plant.day - 1) return null;
+  if (op.sameSitting && disturbed.day >= plant.day - SITTING) return null;
   const { firmOn } = ctx.facts;
   if (firmOn && toDay(firmOn) > disturbed.day) return null;
   const { value, unit, basis } = op.established;

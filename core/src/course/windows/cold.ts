@@ -11,6 +11,7 @@ const LEAST_OUT = 30;
 
 const figuresOf = (ctx: Context, night: ChanceDay): Window['figures'] => [
   { label: 'coldest borne', ...ctx.taxon.hardyTo },
+  { label: 'one year in a hundred', value: toIso(night.p01), unit: '', basis: 'computed' },
   { label: 'one year in fifty', value: toIso(night.p02), unit: '', basis: 'computed' },
   { label: 'half the years', value: toIso(night.p50), unit: '', basis: 'computed' },
 ];
@@ -34,8 +35,9 @@ function backIn(ctx: Context, spec: Spec, out: Day, from: Day): Window | NoWindo
   const air = ctx.book.outside;
   const night = air.coldBelow(ctx.taxon.hardyTo.value, air.seasonOf(out)).first;
   if (!night) return noCold(ctx);
-  const opens = Math.max(from, Math.min(night.p02 + spec.opens, Math.max(from, night.p02 - USABLE)));
-  const closes = Math.max(night.p02 + spec.closes, opens + USABLE);
+  // the tail is thin: aimed at one year in a hundred, it holds for one in fifty
+  const opens = Math.max(from, Math.min(night.p01 + spec.opens, Math.max(from, night.p01 - USABLE)));
+  const closes = Math.max(night.p01 + spec.closes, opens + USABLE);
   return {
     ...{ opens, closes, early: opens, late: opens, missed: null },
     text: textOf(ctx, spec, night),
@@ -68,7 +70,7 @@ export function coldWindow(
     const night = spells[spec.side];
     if (!night) continue;
     const opens = night.p02 + spec.opens;
-    const latest = spec.side === 'last' && spells.first ? spells.first.p02 - LEAST_OUT : Infinity;
+    const latest = spec.side === 'last' && spells.first ? spells.first.p01 - LEAST_OUT : Infinity;
     const closes = Math.min(night.p02 + spec.closes, Math.max(latest, opens + USABLE));
     const start = Math.max(opens, from);
     if (closes - start < least || closes < ctx.today) continue;
