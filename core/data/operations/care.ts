@@ -40,9 +40,17 @@ export const CARE = [
     aftercare: [{ operation: 'repellent-again' }],
     caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
   }),
-  row('repellent-again', 'Repellent renewed, it has worn off', 'care', { any: lag(42, 63) }, 0.1, ['sprayer'], {
-    caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
-  }),
+  row(
+    'repellent-again',
+    'Repellent renewed, it has worn off',
+    'care',
+    { any: lag(42, 63) },
+    0.1,
+    ['sprayer'],
+    {
+      caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
+    },
+  ),
   row('stake', 'Stake or prop against the wind', 'care', { any: lag(0, 7) }, 2, ['stake', 'soft tie'], {
     aftercare: [{ operation: 'stake-off' }],
   }),

@@ -212,7 +212,12 @@ export const PROPAGATION = [
       skilled: true,
       asks: [],
       caution: SAW,
-      aftercare: [{ operation: 'layer-check', window: { kind: 'warmth', degreeDays: 'layer', share: 0.6, days: 21, base: 8 } }],
+      aftercare: [
+        {
+          operation: 'layer-check',
+          window: { kind: 'warmth', degreeDays: 'layer', share: 0.6, days: 21, base: 8 },
+        },
+      ],
     },
   ),
   row(
@@ -235,7 +240,12 @@ export const PROPAGATION = [
       loss: [0, 0],
       skilled: true,
       caution: SAW,
-      aftercare: [{ operation: 'layer-check', window: { kind: 'warmth', degreeDays: 'layer again', share: 0.6, days: 21, base: 8 } }],
+      aftercare: [
+        {
+          operation: 'layer-check',
+          window: { kind: 'warmth', degreeDays: 'layer again', share: 0.6, days: 21, base: 8 },
+        },
+      ],
     },
   ),
   row(

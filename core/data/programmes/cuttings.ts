@@ -219,12 +219,7 @@ export const FROM_CUTTINGS: Programme[] = [
     'cutting',
     'Fig, orange jasmine: root work in the warm season, out for the summer, in before the cold',
     [
-      step(
-        'stick',
-        'stick',
-        [],
-        into('cutting-tray'),
-      ),
+      step('stick', 'stick', [], into('cutting-tray')),
       step('check', 'cutting-check', [after('stick')], {
         window: { kind: 'warmth', degreeDays: 500, days: 40 },
       }),

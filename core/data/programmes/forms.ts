@@ -28,7 +28,9 @@ const ONCE_LIFTED: ProgrammeStep[] = [
     [seasons('chop', 0.8), seasons('collect', 1.9)],
     into('basket-32', 'First root work: half the old soil out'),
   ),
-  step('tourniquet', 'tourniquet', [seasons('roots-2', 0.8)], { title: 'Tourniquet where the flare is poor' }),
+  step('tourniquet', 'tourniquet', [seasons('roots-2', 0.8)], {
+    title: 'Tourniquet where the flare is poor',
+  }),
   step('cage', 'cage-wire', [seasons('tourniquet', 1)], { title: 'Cage wire where it is still narrow' }),
   step('pocket', 'moss-pocket', [seasons('roots-2', 0.9)]),
   step('measure', 'measure', [seasons('roots-2', 0.8)]),

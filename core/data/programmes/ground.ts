@@ -67,7 +67,12 @@ export const IN_THE_GROUND: Programme[] = [
     [
       ...SEED_START,
       ...CELLS,
-      step('row', 'plant-out', [seasons('cells', 0.4), after('plug')], into('ground', 'Line out in the nursery row')),
+      step(
+        'row',
+        'plant-out',
+        [seasons('cells', 0.4), after('plug')],
+        into('ground', 'Line out in the nursery row'),
+      ),
       step('undercut', 'undercut', [seasons('row', 0.9)]),
       step('feed', 'feed', [seasons('undercut', 0.1)]),
       step('measure', 'measure', [seasons('undercut', 0.6)]),

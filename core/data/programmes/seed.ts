@@ -50,9 +50,14 @@ export const FROM_SEED: Programme[] = [
         conditions: caliper(22),
         ...ifSchool('chop', 'staged'),
       }),
-      step('chop', 'chop', [seasons('roots-2', 1.5), seasons('half-chop', 0.8), after('bend'), seasons('sacrifice', 0.8)], {
-        conditions: caliper(22),
-      }),
+      step(
+        'chop',
+        'chop',
+        [seasons('roots-2', 1.5), seasons('half-chop', 0.8), after('bend'), seasons('sacrifice', 0.8)],
+        {
+          conditions: caliper(22),
+        },
+      ),
       step('pinch', 'pinch', [seasons('chop', 1)], {
         title: 'Pinch to the outline',
         ...ifSchool('form', 'formal'),

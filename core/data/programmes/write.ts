@@ -40,12 +40,7 @@ const plug = (container: string): ProgrammeStep =>
     ...ifSchool('root-ball', 'by-kind', 'plug', 'staged'),
   });
 export const CELLS: ProgrammeStep[] = [
-  step(
-    'cells',
-    'pot-on',
-    [days('emergence', 25)],
-    into('cell-60', 'Pot on into air-pruning cells'),
-  ),
+  step('cells', 'pot-on', [days('emergence', 25)], into('cell-60', 'Pot on into air-pruning cells')),
   plug('air-pot-1'),
 ];
 /** Long roots wanted: cells twice as deep. */
@@ -54,7 +49,9 @@ export const DEEP_CELLS: ProgrammeStep[] = [
     'cells',
     'pot-on',
     [days('emergence', 25)],
-    into('cell-105', 'Pot on into deep air-pruning cells', { window: { kind: 'lag', opens: 30, closes: 90 } }),
+    into('cell-105', 'Pot on into deep air-pruning cells', {
+      window: { kind: 'lag', opens: 30, closes: 90 },
+    }),
   ),
   plug('pot-13'),
 ];

@@ -35,9 +35,12 @@ class Planner {
   /** the plant as it stands today */
   readonly now: Plant;
   readonly last = new Map<string, LastWork>();
+  /** most of the top that may go at once */
+  private readonly most: number;
 
   constructor(facts: CourseFacts, book: SeasonBook, today: IsoDate) {
     this.ctx = contextOf(facts, book, today);
+    this.most = mostTop(this.ctx.tolerance);
     const { levels, taxon } = this.ctx;
     this.hands = unfold(facts.programme, { levels, taxon, dryAir: dryAir(book.climate) }).map((s) =>
       this.inHand(s),
@@ -54,12 +57,12 @@ class Planner {
     const share = fact.lighten?.share ?? 1;
     const topWanted = (step.topLoss ?? op.topLoss.value) * share;
     return {
-      ...{ step, op, fact, topWanted },
+      step,
+      op,
+      fact,
+      topWanted,
       rootLoss: (step.rootLoss ?? op.rootLoss.value) * share,
-      topLoss: Math.min(
-        topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted),
-        mostTop(this.ctx.tolerance),
-      ),
+      topLoss: Math.min(topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted), this.most),
     };
   }
 

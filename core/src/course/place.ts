@@ -61,7 +61,12 @@ const asksThePlant = ({ op, step, rootLoss, topLoss }: StepInHand): boolean =>
   op.recovery.value > 0 ||
   Boolean(step.conditions || step.container || op.apart || op.guard || op.wantsLight || op.exposes);
 
-function chooseDay(hand: StepInHand, w: Window, today: Day, plant: Plant): Pick<Placement, 'target' | 'chosen'> {
+function chooseDay(
+  hand: StepInHand,
+  w: Window,
+  today: Day,
+  plant: Plant,
+): Pick<Placement, 'target' | 'chosen'> {
   const { moved, week } = hand.fact;
   // what is late may be set to any day from now on
   const late = w.closes < today;
@@ -81,8 +86,21 @@ function chooseDay(hand: StepInHand, w: Window, today: Day, plant: Plant): Pick<
 
 /** What every rule says of a day; the plant is grown to it. */
 function onTheDay(ctx: Context, hand: StepInHand, then: Plant, last: LastWorks): Demand[] {
-  return ON_THE_DAY.map((rule) => rule(ctx, hand, then, last)).filter((d): d is Demand => d !== null);
+  const demands: Demand[] = [];
+  for (const rule of ON_THE_DAY) {
+    const demand = rule(ctx, hand, then, last);
+    if (demand) demands.push(demand);
+  }
+  return demands;
 }
+
+const placed = (
+  window: Window,
+  { target, chosen }: Pick<Placement, 'target' | 'chosen'>,
+  demands: Demand[],
+  pushedBy: Demand | null,
+  plant: Plant | null,
+): Placement => ({ window, target, chosen, demands, pushedBy, plant, none: null, code: null, offers: null });
 
 /** Finds the first day on which every rule agrees, or says which one never will. */
 export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWorks): Placement {
@@ -112,22 +130,18 @@ export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWo
       plant,
     );
     const target = choice.target!;
-    if (!asksThePlant(hand))
-      return { window, ...choice, demands, pushedBy, plant: null, none: null, code: null, offers: null };
+    if (!asksThePlant(hand)) return placed(window, choice, demands, pushedBy, null);
     const then = plant.clone().advance(target);
     const pushed = onTheDay(ctx, hand, then, last);
     const blocking = pushed.find((d) => d.notBefore === 'never' || d.notBefore > target);
     const late = pushed.filter((d) => d.notBefore !== 'never' && d.notBefore > window.opens);
     if (!blocking) {
       for (const d of late) if (!demands.some((x) => x.text === d.text)) demands.push(d);
-      const opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
-      return {
-        window: {
-          ...{ ...window, opens, closes: Math.max(window.closes, opens) },
-          ...{ early: Math.max(window.early, from), late: Math.max(window.late, opens) },
-        },
-        ...{ ...choice, demands, pushedBy, plant: then, none: null, code: null, offers: null },
-      };
+      window.opens = Math.max(window.opens, ...late.map((d) => d.notBefore as Day));
+      window.closes = Math.max(window.closes, window.opens);
+      window.early = Math.max(window.early, from);
+      window.late = Math.max(window.late, window.opens);
+      return placed(window, choice, demands, pushedBy, then);
     }
     // a day chosen by the week or by hand gives way before the window does
     if (choice.chosen) {

@@ -184,7 +184,7 @@ export interface Material {
 export interface Course {
   steps: PlannedStep[];
   /** caliper at the end of each season, past and expected */
-  rings: Ring[];
+  rings: readonly Ring[];
   endsOn: IsoDate | null;
   /** what holds the roots today */
   wall: Wall;

@@ -9,11 +9,7 @@ import type { Context, PlannedStep } from './types.ts';
 const IN_HAND_DAYS = 28;
 
 /** What a place asks of a cohort every year, whatever its programme: shelter for the tender, rest for the hardy. */
-export function yearlySteps(
-  ctx: Context,
-  wall: Wall,
-  planned: readonly PlannedStep[],
-): PlannedStep[] {
+export function yearlySteps(ctx: Context, wall: Wall, planned: readonly PlannedStep[]): PlannedStep[] {
   const asked = (op: string) => planned.filter((s) => s.operation === op && s.status === 'planned');
   const shelter = shelterStep(ctx, wall);
   // a planned coming-in speaks for this warm season only when it comes no later than the shelter would

@@ -16,7 +16,13 @@ export type Edge = [marker: MarkerName, offset: number];
 /** The days in which an operation may be done. */
 export type WindowSpec =
   /** hangs on the season of the place, or of the open air */
-  | { kind: 'season'; opens: Edge; closes: Edge; outdoors?: boolean; /** days it lasts at least */ atLeast?: number }
+  | {
+      kind: 'season';
+      opens: Edge;
+      closes: Edge;
+      outdoors?: boolean;
+      /** days it lasts at least */ atLeast?: number;
+    }
   /** counted in days from the step it follows */
   | { kind: 'lag'; opens: number; closes: number }
   /** counted in growing seasons from the step it follows: growth decides, not the calendar */

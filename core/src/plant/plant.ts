@@ -76,14 +76,17 @@ export class Plant {
   lastMajor: { day: Day; title: string } | null = null;
   /** when roots were last cut or moved */
   lastRoots: { day: Day; title: string } | null = null;
-  readonly rings: Ring[] = [];
+  /** one a season lived through; shared by copies, so it is never added to in place */
+  rings: readonly Ring[] = [];
   private settling = 1;
   private undisturbed = 0;
   private measuredIn = -1;
-  private ahead: Seen[];
+  private seen: readonly Seen[];
+  /** how much of what was seen is taken in */
+  private taken = 0;
   private track: Track;
 
-  constructor(private readonly start: PlantStart) {
+  constructor(private start: PlantStart) {
     this.day = start.day;
     this.caliper = start.caliper;
     this.slow = start.caliper;
@@ -92,7 +95,7 @@ export class Plant {
     this.reserve = RESERVE_CAP[this.vigour];
     this.roots = start.rooted ? ROOTS.share.value * massOf(start.caliper) : 0;
     this.stand(start.container, start.sown ?? start.plants);
-    this.ahead = [...start.seen].sort((a, b) => a.day - b.day);
+    this.seen = start.seen.toSorted((a, b) => a.day - b.day);
     this.track = { day: this.day, caliper: this.caliper, before: null };
   }
 
@@ -115,15 +118,37 @@ export class Plant {
     if (kind.wall === 'ground' && !wasInGround) this.settling = 1;
   }
 
+  /** A plant of its own from here on. Field by field: it is asked for many times in every plan. */
   clone(): Plant {
-    const copy = Object.assign(Object.create(Plant.prototype) as Plant, this);
-    return Object.assign(copy, { ahead: [...this.ahead], rings: [...this.rings] });
+    const p = Object.create(Plant.prototype) as Plant;
+    p.start = this.start;
+    p.seen = this.seen;
+    p.taken = this.taken;
+    p.day = this.day;
+    p.caliper = this.caliper;
+    p.slow = this.slow;
+    p.fast = this.fast;
+    p.measuredHeight = this.measuredHeight;
+    p.crown = this.crown;
+    p.reserve = this.reserve;
+    p.vigour = this.vigour;
+    p.litres = this.litres;
+    p.wall = this.wall;
+    p.roots = this.roots;
+    p.lastMajor = this.lastMajor;
+    p.lastRoots = this.lastRoots;
+    p.rings = this.rings;
+    p.settling = this.settling;
+    p.undisturbed = this.undisturbed;
+    p.measuredIn = this.measuredIn;
+    p.track = this.track;
+    return p;
   }
 
   /** Lets the plant grow until a day, taking in what was measured on the way. */
   advance(to: Day): this {
-    while (this.ahead.length > 0 && this.ahead[0].day <= to) {
-      const seen = this.ahead.shift()!;
+    while (this.taken < this.seen.length && this.seen[this.taken].day <= to) {
+      const seen = this.seen[this.taken++];
       this.growTo(seen.day);
       this.takeIn(seen);
     }
@@ -194,7 +219,7 @@ export class Plant {
 
   private closeSeason(season: number): void {
     const { caliper, slow, fast } = this;
-    this.rings.push({ season, caliper, slow, fast, measured: this.measuredIn === season });
+    this.rings = [...this.rings, { season, caliper, slow, fast, measured: this.measuredIn === season }];
   }
 
   /** Takes the loss of a step and moves into its container. */

@@ -39,7 +39,12 @@ const WANTS_BARE_ROOTS = new Set([
   'bare-root-sale',
 ]);
 /** Programmes that want winters: work in leafless wood, sale in deep dormancy. */
-const WANTS_WINTER = new Set(['bare-root-sale', 'cutting-pencil', 'cutting-hardwood', 'cutting-water-winter']);
+const WANTS_WINTER = new Set([
+  'bare-root-sale',
+  'cutting-pencil',
+  'cutting-hardwood',
+  'cutting-water-winter',
+]);
 
 type KindOf = Pick<Taxon, 'id' | 'group' | 'phenology'>;
 
@@ -48,7 +53,8 @@ export function suits(programmeId: string, t: KindOf, own = false): boolean {
   if (own) return true;
   const kinds = FOR_KINDS[programmeId];
   if (kinds) return kinds.includes(t.id);
-  if ((t.group === 'sensitive-shrub' || t.group === 'swollen-base') && WANTS_BARE_ROOTS.has(programmeId)) return false;
+  if ((t.group === 'sensitive-shrub' || t.group === 'swollen-base') && WANTS_BARE_ROOTS.has(programmeId))
+    return false;
   if (t.phenology === 'warm-season' && WANTS_WINTER.has(programmeId)) return false;
   if (FOR_ANY.has(programmeId)) return true;
   const only = WRITTEN_FOR[programmeId];

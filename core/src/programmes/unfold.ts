@@ -33,18 +33,15 @@ function bySchool(steps: readonly ProgrammeStep[], u: Unfolding): ProgrammeStep[
           .get(a.step)!
           .flatMap((b) => through({ ...b, seasons: Math.max(a.seasons ?? 0, b.seasons ?? 0) || undefined }))
       : [a];
-  /** everything a step waits for, however far back */
-  const before = new Map<string, Set<string>>();
-  for (const s of steps) {
-    const all = new Set(s.after.map((a) => a.step));
-    for (const a of s.after) for (const b of before.get(a.step) ?? []) all.add(b);
-    before.set(s.key, all);
-  }
+  const byKey = new Map(steps.map((s) => [s.key, s]));
+  const comesAfter = (key: string, before: string): boolean =>
+    byKey.get(key)!.after.some((a) => a.step === before || comesAfter(a.step, before));
   /** a wait taken over from a step that is gone falls away where another wait holds it already */
   const needed = (s: ProgrammeStep): After[] => {
     const own = s.after.filter((a) => !gone.has(a.step));
+    if (own.length === s.after.length) return own;
     const taken = s.after.filter((a) => gone.has(a.step)).flatMap(through);
-    const held = (a: After) => own.some((b) => b.step === a.step || before.get(b.step)!.has(a.step));
+    const held = (a: After) => own.some((b) => b.step === a.step || comesAfter(b.step, a.step));
     const left = taken.filter((a, i) => !held(a) && taken.findIndex((b) => b.step === a.step) === i);
     return [...own, ...left];
   };

@@ -137,9 +137,16 @@ const saturated = (t: number) => 0.6108 * Math.exp((17.27 * t) / (t + 237.3));
  * night's minimum standing for the dew point (FAO-56, equations 12 and 48; the bound is common practice).
  */
 export function dryAir(c: Climate): boolean {
+  let dry = dryPlaces.get(c);
+  if (dry === undefined) dryPlaces.set(c, (dry = summerDeficit(c) > DRY_ABOVE));
+  return dry;
+}
+const dryPlaces = new WeakMap<Climate, boolean>();
+
+function summerDeficit(c: Climate): number {
   const deficits = c.tmin.map((low, d) => (saturated(low) + saturated(c.tmax[d])) / 2 - saturated(low));
   const warmest = [...deficits].sort((a, b) => b - a).slice(0, 91);
-  return warmest.reduce((a, b) => a + b, 0) / warmest.length > DRY_ABOVE;
+  return warmest.reduce((a, b) => a + b, 0) / warmest.length;
 }
 const DRY_ABOVE = 1.3;
 

@@ -45,11 +45,7 @@ function chance(days: number[], years: number, late: boolean): ChanceDay | null 
 export const NIGHTS = YEAR + MIDSUMMER;
 
 /** Reads the cold on either side of a warm season out of the nights of simulated years, each from the season's first. */
-export function coldSpells(
-  years: readonly Float32Array[],
-  span: SeasonSpan,
-  threshold: number,
-): ColdSpells {
+export function coldSpells(years: readonly Float32Array[], span: SeasonSpan, threshold: number): ColdSpells {
   const [firsts, lasts]: [number[], number[]] = [[], []];
   for (const nights of years) {
     let [first, last] = [-1, -1];

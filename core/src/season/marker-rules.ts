@@ -66,6 +66,5 @@ export const MARKER_RULES = {
   wetLasts: 170,
 } as const;
 
-
 /** Markers that were seen with the eye, or follow from what was seen; they replace the model's day. */
 export type Fixed = Partial<Record<MarkerName, Day>>;

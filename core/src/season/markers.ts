@@ -33,7 +33,7 @@ export interface NoMarker {
 export type Marker = MarkerDays | NoMarker;
 
 /** Days a run is carried past the season's last, so that no autumn is cut off at the edge of a year. */
-export const CARRIED = 150;
+export const CARRIED = 75;
 
 const TOO_WARM = 'winters here are too warm to hold buds back';
 const ABSENT: Partial<Record<MarkerName, string>> = {

@@ -97,8 +97,7 @@ export function seasonModel(c: Climate, known?: WeatherRun, years = 200): Season
     if (reaches(year)) return coldOf(threshold, year);
     let ordinary = coldFirst.get(threshold);
     if (!ordinary) coldFirst.set(threshold, (ordinary = { year, spells: coldOf(threshold, year) }));
-    const by =
-      seasonSpan(year, c.hemisphere).from - seasonSpan(ordinary.year, c.hemisphere).from;
+    const by = seasonSpan(year, c.hemisphere).from - seasonSpan(ordinary.year, c.hemisphere).from;
     const { first, last, safe } = ordinary.spells;
     return { first: first && laterBy(first, by), last: last && laterBy(last, by), safe };
   });

@@ -3,7 +3,14 @@ import { random } from '../random/index.ts';
 import type { Climate } from './climate.ts';
 import { dayLength } from './day-length.ts';
 import { degreeDays } from './degree-days.ts';
-import { HIGH_CHILL, MARKER_RULES, MARKERS, STANDARD_CHILL, type Fixed, type MarkerName } from './marker-rules.ts';
+import {
+  HIGH_CHILL,
+  MARKER_RULES,
+  MARKERS,
+  STANDARD_CHILL,
+  type Fixed,
+  type MarkerName,
+} from './marker-rules.ts';
 import type { WeatherRun } from './weather.ts';
 
 export const NONE = -1;

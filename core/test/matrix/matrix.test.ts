@@ -40,7 +40,8 @@ function checkMonths(c: Case, s: PlannedStep, where: string): void {
   const month = northern(s.target!, c.world.south);
   const warm = c.taxon.phenology === 'warm-season';
   const months = warm ? BY_WARMTH[s.operation] : BY_COLD[s.operation]?.[sortOf(c)][zoneOf(c.world)];
-  if (months) expect(within(month, months), `${where} in ${s.target}, months ${months.join('–')}`).to.equal(true);
+  if (months)
+    expect(within(month, months), `${where} in ${s.target}, months ${months.join('–')}`).to.equal(true);
 }
 
 function checkLags(c: Case, by: Map<string, PlannedStep>, where: string): void {

@@ -55,7 +55,8 @@ export const factsOf = (t: Taxon, p: Programme, more: Partial<CourseFacts> = {})
 /** Where a kind stands: outdoors where it does, in the heated house where only that is warm enough. */
 export function placeFor(world: World, t: Taxon): SeasonBook | null {
   const house = t.phenology === 'warm-season' && world.outdoors.climate.offset.heatedTo === null;
-  if (house && t.hardyTo.value > 0 && world.outdoors.coldBelow(t.hardyTo.value, 2028).first) return world.house;
+  if (house && t.hardyTo.value > 0 && world.outdoors.coldBelow(t.hardyTo.value, 2028).first)
+    return world.house;
   return [world.outdoors, world.house].find((b) => unsuited(t, b) === null) ?? null;
 }
 

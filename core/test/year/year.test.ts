@@ -1,10 +1,5 @@
 import { expect } from 'chai';
-import {
-  Leveller,
-  loadOf,
-  shortfalls,
-  type YearProblem,
-} from '@gonimos/core/year';
+import { Leveller, loadOf, shortfalls, type YearProblem } from '@gonimos/core/year';
 import { randomYear } from './random-year.ts';
 
 /** Cost of a minute too many, and the quarters a large step may be parted in: as the objective defines them. */

@@ -138,9 +138,11 @@ export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person
 /** Leaves or flowers have told which of the kinds it might be it is; the course follows. */
 export async function settleKind(trx: Trx, id: string, s: SettleKind, person: Person): Promise<Outcome> {
   const cohort = await lockCohort(trx, id);
-  const { taxon_maybe: maybe, code, tag } = await trx('cohort')
-    .where({ id })
-    .first('taxon_maybe', 'code', 'tag');
+  const {
+    taxon_maybe: maybe,
+    code,
+    tag,
+  } = await trx('cohort').where({ id }).first('taxon_maybe', 'code', 'tag');
   if (!maybe) throw wrongField('taxonId', 'is known already: if it is wrong, say so with ‘Found’');
   if (s.taxonId !== cohort.taxon_id && !maybe.includes(s.taxonId))
     throw wrongField('taxonId', 'is none of the kinds it might be');

@@ -43,7 +43,15 @@ export async function makeLayers(
       {
         ...{ id: l.id, code: l.code, taxonId: parent.taxonId, programmeId: PROGRAMME, parentId, count: 1 },
         ...{ placeId: parent.placeId, container: 'ground', started: n.on, standsAt: null, schools: {} },
-        ...{ goalId: n.goalId, lotId: null, hostId: null, maybe: [], origin: null, goal: l.becomes, goalCaliper: null },
+        ...{
+          goalId: n.goalId,
+          lotId: null,
+          hostId: null,
+          maybe: [],
+          origin: null,
+          goal: l.becomes,
+          goalCaliper: null,
+        },
         note: '',
       },
       person,

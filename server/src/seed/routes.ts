@@ -108,8 +108,7 @@ export function seedRoutes(app: FastifyInstance): void {
         const row = await trx('protection').where({ id: p.id }).first('from_date', 'cohort_id');
         if (!row) throw notFound('protection');
         await lockCohort(trx, row.cohort_id);
-        if (body.ended < row.from_date)
-          throw wrongField('ended', `is before it went on, ${row.from_date}`);
+        if (body.ended < row.from_date) throw wrongField('ended', `is before it went on, ${row.from_date}`);
         await endProtection(trx, p.id, body.version, body.ended);
         await guardOff(trx, row.cohort_id, p.id, body.ended, person);
         return { id: p.id };

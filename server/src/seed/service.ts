@@ -18,13 +18,7 @@ import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
 import { recordWork } from '../records/service.ts';
 import { timesOf } from '../starts/answer.ts';
-import {
-  readEaten,
-  readLotRows,
-  readProtections,
-  readSeedEvents,
-  readSownOf,
-} from './store.ts';
+import { readEaten, readLotRows, readProtections, readSeedEvents, readSownOf } from './store.ts';
 
 /** Emergence is counted in warmth above this, °C. */
 const WARMTH_BASE = 5;
@@ -189,9 +183,10 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
         ? null
         : warmthBetween(book, toDay(c.started_from), Math.round(toDay(c.started_from) + curve.t50)),
     expected: half.expected === null ? null : toIso(half.expected),
-    protections: (await readProtections(sql, cohortId)).map(
-      (p): Protection => ({ ...p, until: p.ended ? null : (off?.closes ?? null) }),
-    ),
+    protections: (await readProtections(sql, cohortId)).map((p): Protection => ({
+      ...p,
+      until: p.ended ? null : (off?.closes ?? null),
+    })),
     risk: animalRisk(await readEaten(sql), c.place_id, today),
     lost: [...lost].map(([cause, of]) => ({ cause, count: of.reduce((n, e) => n + e.count, 0) })),
   };

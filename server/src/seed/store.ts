@@ -40,7 +40,13 @@ export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
     .orderBy([{ column: 'l.harvested_from', order: 'desc' }, 'l.name'])
     .select({
       ...{ id: 'l.id', name: 'l.name', taxonId: 'l.taxon_id', source: 'l.source', parentId: 'l.parent_id' },
-      ...{ parentCode: 'p.code', harvested: 'l.harvested_said', harvestedFrom: 'l.harvested_from', seeds: 'l.seeds', price: 'l.price' },
+      ...{
+        parentCode: 'p.code',
+        harvested: 'l.harvested_said',
+        harvestedFrom: 'l.harvested_from',
+        seeds: 'l.seeds',
+        price: 'l.price',
+      },
       ...{ handling: 'l.handling', storage: 'l.storage', note: 'l.note' },
     });
 

@@ -4,13 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
-import {
-  PROGRAMMES,
-  suits,
-  usualProgramme,
-  type Method,
-  type Programme,
-} from '@gonimos/core/programmes';
+import { PROGRAMMES, suits, usualProgramme, type Method, type Programme } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';

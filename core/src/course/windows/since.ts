@@ -144,11 +144,7 @@ function bySwelling(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }):
 /** A cover over seed: from half up until tips reach it. */
 function byTips(at: Since): Window | NoWindow {
   const { ctx } = at;
-  const up = ctx.emergedOn ?? ctx.book.warmthBy(
-    countedFrom(ctx, at.start),
-    ctx.taxon.emergence.value,
-    5,
-  );
+  const up = ctx.emergedOn ?? ctx.book.warmthBy(countedFrom(ctx, at.start), ctx.taxon.emergence.value, 5);
   if (up === null) return { none: 'the place never gets warm enough', code: 'never-warm-enough' };
   const cover = ctx.facts.cover;
   const clearance = cover?.clearance ?? CLEARANCE;
