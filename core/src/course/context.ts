@@ -27,8 +27,8 @@ function toleranceFor(facts: CourseFacts): Context['tolerance'] {
 function seasonsOf(book: SeasonBook, kind: Context['taxon']): Seasons {
   const known = new Map<number, { from: Day; to: Day }>();
   return {
-    seasonOf: book.seasonOf,
-    span: book.span,
+    seasonOf: (day) => book.seasonOf(day),
+    span: (season) => book.span(season),
     growing(season) {
       let g = known.get(season);
       if (!g) known.set(season, (g = book.growing(season, kind)));

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { toDay, toIso } from '@gonimos/core/calendar';
 import type { PlannedStep } from '@gonimos/core/course';
-import { climateOf, coldestMonth, simulate, type MarkerDays } from '@gonimos/core/season';
+import { climateOf, coldestMonth, simulate } from '@gonimos/core/season';
 import { ALLOWED, BY_COLD, BY_WARMTH, LAGS, SPANS, type Months, type Sort, type Zone } from './expected.ts';
 import { casesOf, IN_MATRIX, worldOf, type Case, type World } from './world.ts';
 
@@ -100,7 +100,7 @@ describe('the plan in every climate, for every kind and programme', () => {
   it('leaves fall between mid-September in the continental north and the first month of winter in the mildest', () => {
     const rows = IN_MATRIX.map(worldOf).flatMap((w) => {
       const m = w.outdoors.season(2028)['leaf-fall-done'];
-      return m.kind === 'days' ? [{ w, m: m as MarkerDays }] : [];
+      return m.kind === 'days' ? [{ w, m: m }] : [];
     });
     for (const { w, m } of rows) {
       const on = toIso(m.p50);

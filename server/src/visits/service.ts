@@ -24,7 +24,11 @@ const ROOT_TROUBLE: readonly Found[] = ['few-roots', 'rot', 'mat-below'];
 const afterGrowth = (book: SeasonBook, taxonId: string, on: string, seasons: number): string =>
   toIso(
     afterSeasons(
-      { seasonOf: book.seasonOf, span: book.span, growing: (y) => book.growing(y, taxon(taxonId)) },
+      {
+        seasonOf: (d) => book.seasonOf(d),
+        span: (y) => book.span(y),
+        growing: (y) => book.growing(y, taxon(taxonId)),
+      },
       toDay(on),
       seasons,
     ),

@@ -3,7 +3,6 @@ import { useForm, type UseFormReturn } from 'react-hook-form';
 import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { operation } from '@gonimos/core/operations';
-import { taxon } from '@gonimos/core/taxa';
 import { PlaceOptions } from '../nursery/place-options';
 import { AddPicture } from '../pictures/pictures';
 import { Failure, newId } from '../common/api';
@@ -12,6 +11,7 @@ import { duration } from '../common/dates';
 import { dropDraft, readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
+import { LowGrowth } from './low-growth';
 import { Losses, type LossInput } from './losses';
 import { Outcome } from './outcome';
 import { useTrays } from '../trays/queries';
@@ -290,17 +290,8 @@ export function RecordSheet({
             </Field>
           </fieldset>
         )}
-        {!taxon(step.taxonId).sproutsOld && (op === null || op.lane === 'top') && (
-          <Field
-            label="Live growth low on the stem"
-            hint={`${taxon(step.taxonId).name} does not sprout from bare old wood: a chop needs it`}
-          >
-            <select className="select" {...form.register('lowGrowth')}>
-              <option value="">not looked for</option>
-              <option value="seen">there is some</option>
-              <option value="none">none, bare wood</option>
-            </select>
-          </Field>
+        {(op === null || op.lane === 'top') && (
+          <LowGrowth taxonId={step.taxonId} field={form.register('lowGrowth')} />
         )}
         {(op?.exposes || op?.id === 'bring-in' || op?.moves) && (
           <Field label="Stands now at" hint="when the place changes with it">
