@@ -23,7 +23,7 @@ export function unsuited(kind: SeasonalKind & { name: string }, book: SeasonBook
     return {
       code: 'never-warm-enough',
       text: `${kind.name} grows in warmth, and this place has no fortnight of ${MARKER_RULES.warmMean} °C in most years`,
-      instead: 'A heated house would do, or a hardy kind here.',
+      instead: 'A heated house would do, or a hardy kind here',
     };
   }
   const coldest = Math.min(coldestMonth(book.climate), coldestMonth(book.outside.climate));
@@ -31,7 +31,7 @@ export function unsuited(kind: SeasonalKind & { name: string }, book: SeasonBook
   return {
     code: 'winters-too-warm',
     text: `${kind.name} wakes after cold, and the coldest month here has a mean of ${round(coldest)} °C: its buds would open without order and it weakens`,
-    instead: 'Kinds ruled by warmth and rain do here: fig, premna, fukien tea, orange jasmine, paper flower.',
+    instead: 'Kinds ruled by warmth and rain do here: fig, premna, fukien tea, orange jasmine, paper flower',
   };
 }
 
