@@ -20,7 +20,7 @@ import { useCourse } from '../course/queries';
 import { Loading } from '../common/loading';
 import { Parts } from '../common/parts';
 import { Section } from '../common/section';
-import { countWords } from '../common/words';
+import { countWords, millimetres } from '../common/words';
 import { EditCohort } from './edit-cohort';
 import { SettleKind } from './settle-kind';
 import { useCohort } from './queries';
@@ -48,7 +48,7 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
       'Trunk',
       `${trunk.caliper.toFixed(0)} mm`,
       [
-        trunk.measured ? 'measured' : `expected, ${Math.round(trunk.slow)}–${Math.round(trunk.fast)} mm`,
+        trunk.measured ? 'measured' : `expected, ${millimetres(trunk.slow, trunk.fast)}`,
         `at the end of ${trunk.season}`,
         ...(cohort.goalCaliper ? [`goal ${cohort.goalCaliper} mm`] : []),
       ].join(', '),

@@ -3,7 +3,7 @@ import { container } from '@gonimos/core/containers';
 import type { Course, PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import { dateSpan, readable, seasonYear } from '../common/dates';
-import { spanWords } from '../common/words';
+import { millimetres, spanWords } from '../common/words';
 import { Section } from '../common/section';
 import { Why } from '../common/why';
 
@@ -34,7 +34,8 @@ export function CoursePreview({ course, today, target, name }: Props) {
     <div>
       <h2 className="text-2xl">Its course</h2>
       <p className="soft mb-4">
-        {dated.length} steps over {span} years, from the season of the place. Tap a date to see why.
+        {dated.length} steps over {span === 1 ? 'a year' : `${span} years`}, from the season of the place. Tap
+        a date to see why.
       </p>
       <ol className="grid gap-5">
         {years.map((year) => {
@@ -51,11 +52,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
                   fullScale={fullScale}
                 />
                 <p className="font-bold">{year}</p>
-                {ring && (
-                  <p className="soft text-sm">
-                    {Math.round(ring.slow)}–{Math.round(ring.fast)} mm
-                  </p>
-                )}
+                {ring && <p className="soft text-sm">{millimetres(ring.slow, ring.fast)}</p>}
               </div>
               <ul className="divide-y divide-base-300 self-start">
                 {dated

@@ -1,4 +1,5 @@
 import { container, type Wall } from '@gonimos/core/containers';
+import { millimetres } from './words';
 import { ringsOf, type RingRun } from '@gonimos/core/trunk';
 
 interface Props {
@@ -45,7 +46,7 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
     strokeWidth: line.width,
     strokeDasharray: line.dash,
   };
-  const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${grown.length} season${grown.length === 1 ? '' : 's'}` : 'not grown yet'}${last ? `, expected ${last.slow} to ${last.fast} mm after ${last.season}` : ''}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
+  const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${grown.length} season${grown.length === 1 ? '' : 's'}` : 'not grown yet'}${last ? `, expected ${millimetres(last.slow, last.fast)} after ${last.season}` : ''}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
   return (
     <svg
       viewBox="-50 -50 100 100"

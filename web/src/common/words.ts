@@ -36,3 +36,9 @@ export function spanWords({ from, to, likely }: { from: number; to: number | nul
   if (to === null) return `${from} or later, most likely ${likely}: as it thickens`;
   return from === to ? `${likely}, by fast and slow plants alike` : `${from}–${to}, most likely ${likely}`;
 }
+
+/** A band of whole millimetres, such as “9–12 mm”; one figure where both ends round to the same. */
+export function millimetres(slow: number, fast: number): string {
+  const [from, to] = [Math.round(slow), Math.round(fast)];
+  return from === to ? `${to} mm` : `${from}–${to} mm`;
+}

@@ -14,13 +14,17 @@ const WOODS = {
   water: 'in water',
 } as const;
 
-/** Kinds of cutting from best to worst, each with how readily it roots. */
+/** Kinds of cutting from best to worst, each with how readily it roots; those that hardly ever do come last, unnumbered. */
 function rootsWords(t: Taxon): string {
   const order = Object.keys(EASE);
-  return (Object.entries(t.roots) as [keyof typeof WOODS, keyof typeof EASE][])
-    .sort((a, b) => order.indexOf(a[1]) - order.indexOf(b[1]))
-    .map(([wood, ease]) => `${WOODS[wood]} ${Math.round(EASE[ease].cuttings.value * 100)} %`)
-    .join(', ');
+  const kinds = (Object.entries(t.roots) as [keyof typeof WOODS, keyof typeof EASE][]).sort(
+    (a, b) => order.indexOf(a[1]) - order.indexOf(b[1]),
+  );
+  const rooting = kinds
+    .filter(([, ease]) => ease !== 'hardly')
+    .map(([wood, ease]) => `${WOODS[wood]} ${Math.round(EASE[ease].cuttings.value * 100)} %`);
+  if (rooting.length === 0) return 'hardly ever root, of any kind';
+  return rooting.length === kinds.length ? rooting.join(', ') : `${rooting.join(', ')}; others hardly ever`;
 }
 function seedWords(t: Taxon): string {
   if (t.sown) return `sown as it ripens, in ${t.sown}; does not keep`;

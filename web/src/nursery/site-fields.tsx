@@ -109,7 +109,7 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
       </div>
       <Field label="Rains begin" hint="only where rain rules the year and not cold">
         <select className="select" {...reg('wetFrom')}>
-          <option value="">cold rules the year here</option>
+          <option value="">no wet season rules the year here</option>
           {months.map((m, i) => (
             <option key={m} value={i + 1}>
               {m}
