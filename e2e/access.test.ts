@@ -115,6 +115,8 @@ describe('every screen for everyone', () => {
       await page.goto('/library/operations');
       await look('operations', 'kinds of work');
       await page.goto('/library/taxa');
+      // ninety cards of one make: a handful shows what all are like
+      await page.getByLabel('Find a taxon').fill('maple');
       await look('taxa', 'Growth groups');
       await page.goto('/library/schools');
       await look('schools', 'Air layer');
