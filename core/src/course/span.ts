@@ -31,7 +31,7 @@ export function fullOn(ctx: Context, plant: Plant): Day | null {
   if (plant.litres === Infinity) return null;
   const probe = plant.clone();
   for (let s = 0; s < LONGEST / STEP; s++) {
-    if (probe.fill >= 1) return probe.day;
+    if (probe.fill(probe.day) >= 1) return probe.day;
     probe.advance(afterSeasons(ctx.seasons, probe.day, STEP) + 1);
   }
   return null;

@@ -104,10 +104,14 @@ export class Plant {
     return m ? m.height * (this.caliper / Math.max(m.caliper, 0.1)) ** 0.5 : SLENDERNESS.value * this.caliper;
   }
 
-  /** share of the container that roots fill, 0..1: at 1 they circle and ask for a move; 0 in the ground */
-  get fill(): number {
-    if (this.litres === Infinity) return 0;
-    return Math.min(1, this.roots / (ROOTS.boundAt.value * this.litres));
+  /**
+   * Share of the container that roots fill on a day, 0..1: at 1 they circle and ask for a move; 0 in the ground.
+   * The day is the plant's own or one to come, were nothing done to it until then.
+   */
+  fill(on: Day): number {
+    const then = on > this.day ? this.clone().advance(on) : this;
+    if (then.litres === Infinity) return 0;
+    return Math.min(1, then.roots / (ROOTS.boundAt.value * then.litres));
   }
 
   private stand(into: string, plants: number): void {
