@@ -7,9 +7,11 @@ import type { Context, Demand, StepInHand } from '../types.ts';
 const WAIT_SEASONS = 15;
 const STEP = 0.25;
 
+const measureOf = (p: Plant, of: Condition['measure']) => (of === 'fill' ? p.fill(p.day) : p[of]);
+
 /** How a slow, the typical and a fast plant stand to what is asked. */
 function measures(p: Plant, c: Condition): { slow: number; typical: number; fast: number } {
-  const typical = p[c.measure];
+  const typical = measureOf(p, c.measure);
   if (c.measure === 'fill') return { slow: typical, typical, fast: typical };
   const by = (caliper: number) =>
     c.measure === 'caliper' ? caliper : typical + SLENDERNESS.value * (caliper - p.caliper);
@@ -42,7 +44,7 @@ function reached(ctx: Context, plant: Plant, c: Condition): Reached {
 /** Condition: the caliper, height or root-filling the step asks for, on the day looked at. */
 export function condition(ctx: Context, { step }: StepInHand, plant: Plant): Demand | null {
   for (const c of step.conditions ?? []) {
-    const now = plant[c.measure];
+    const now = measureOf(plant, c.measure);
     if (now >= c.atLeast) continue;
     const what = c.measure === 'fill' ? 'roots filling the container' : c.measure;
     const [factor, unit] = c.measure === 'fill' ? [100, '%'] : [1, 'mm'];
