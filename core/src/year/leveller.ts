@@ -12,8 +12,11 @@ const HOT = 0.3;
 const COLD = 0.05;
 /** Steps up to which a search is made of several, each hot again; larger years begin each slice cooler than the last. */
 const SMALL = 60;
-const LARGE_HOT = 0.4;
+const LARGE_HOT = 0.5;
 const ROUNDS = 5;
+/** Weeks either way that are near to where a step is, and the share of tries that stay there. */
+const NEAR_WEEKS = 2;
+const NEAR_SHARE = 0.7;
 
 /**
  * Gives every step a week: least overload, then nearest to the ideal weeks. `first` answers fast, `improve`
@@ -265,7 +268,11 @@ export class Leveller {
   private option(i: number): number {
     const [from, to] = this.range(i);
     if (to < from) return this.now[i];
-    const w = from + Math.floor(this.rng.next() * (to - from + 1));
+    // most tries stay near: a step that is well placed seldom gains far away
+    const near = this.rng.next() < NEAR_SHARE ? NEAR_WEEKS : Infinity;
+    const at = Math.min(to, Math.max(from, weekOf(this.now[i])));
+    const [first, last] = [Math.max(from, at - near), Math.min(to, at + near)];
+    const w = first + Math.floor(this.rng.next() * (last - first + 1));
     const parts = this.nodes[i].parts.length;
     return optionOf(w, w < to && parts > 1 ? Math.floor(this.rng.next() * parts) : 0);
   }
