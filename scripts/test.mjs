@@ -6,6 +6,7 @@
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { needChromium, ROOT } from './lib/packages.mjs';
 import { step } from './lib/say.mjs';
@@ -28,8 +29,8 @@ const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
 let [passed, failed] = [0, 0];
 
-/** Runs a tool beside others; what it printed is told when it has ended. */
-const beside = (name, args) =>
+/** Runs a tool while others run; what it printed is told when it has ended. */
+const started = (name, args) =>
   new Promise((resolve) => {
     const child = spawn(tool(name), args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
     let printed = '';
@@ -41,7 +42,7 @@ const beside = (name, args) =>
 async function check() {
   await Promise.all(
     CHECKS.map(async ([name, command, args]) => {
-      const { ok, printed } = await step(`Check: ${name}`, () => beside(command, args));
+      const { ok, printed } = await step(`Check: ${name}`, () => started(command, args));
       if (printed.trim()) console.log(printed.trim());
       if (ok) passed++;
       else failed++;
@@ -54,7 +55,9 @@ function mocha(files, env, folder, coverage) {
   const counts = join(folder, 'counts.json');
   rmSync(counts, { force: true });
   const own = { ...env, GONIMOS_TEST_COUNTS: counts };
-  const args = ['--reporter', join(ROOT, 'scripts/lib/reporter.cjs'), ...files];
+  // each file has a database of its own, so files run beside one another
+  const beside = ['--parallel', '--jobs', String(Math.min(4, availableParallelism()))];
+  const args = ['--reporter', join(ROOT, 'scripts/lib/reporter.cjs'), ...beside, ...files];
   const include = MEASURED.flatMap((d) => ['--include', `${d}/**/*.ts`]);
   const ok = coverage
     ? run('c8', ['--reporter', 'text-summary', ...include, tool('mocha'), ...args], own)
