@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { CohortRow } from '@gonimos/contract/cohorts';
+import type { CohortRow, CoursePreview } from '@gonimos/contract/cohorts';
 import type { Comparison } from '@gonimos/contract/comparison';
 import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
 import type { Lineage } from '@gonimos/contract/lineage';
@@ -181,7 +181,9 @@ describe('propagation', () => {
       await refusal(say({ kind: 'to cold', on: '2036-02-02' }), 'harvest');
       await must(say({ kind: 'test', on: '2036-11-02', tested: 50, sound: 41 }));
       await must(say({ kind: 'to cold', on: '2036-12-01' }));
-      await enter({ taxonId: 'carpinus-betulus', lotId: lot.id }, 300);
+      const sown = await enter({ taxonId: 'carpinus-betulus', lotId: lot.id }, 300);
+      const comesUp = async (cohortId: string) => (await w.step(cohortId, 'emergence')).opens;
+      expect(await comesUp(sown.id), 'after ninety days of cold').to.match(/^2037/);
       await refusal(v.post('/cohorts', await seedCohort(v, 20, { lotId: lot.id })), 'lotId');
       const found = (await v.get<SeedLot[]>('/seed-lots')).find((l) => l.id === lot.id)!;
       expect([found.left, found.sown[0].count]).to.deep.equal([800 - 50 - 300, 300]);
@@ -190,6 +192,21 @@ describe('propagation', () => {
       // out this spring, it is sown in this spring's window, though seed begun only today would miss it
       expect(found.phases.at(-1)!.to).to.match(/^2037-0[3-6]/);
       expect(found.late).to.equal(0);
+      // a lot put to cold only days before it was sown wakes a year later, told before the sowing or after it
+      const late = { ...lot, id: id(), name: 'Hedge by the ford 36' };
+      await must(v.post('/seed-lots', late));
+      const ford = await seedCohort(v, 50, { taxonId: lot.taxonId, lotId: late.id });
+      const { taxonId, programmeId, placeId, container, started, count } = ford;
+      const asked = { taxonId, programmeId, placeId, container, started, count, lotId: late.id };
+      const remarks = async () =>
+        (await must<CoursePreview>(v.post('/calc/course', asked))).remarks.map((r) => r.code);
+      expect(await remarks()).to.include('cold-not-known');
+      await must(v.post('/cohorts', ford));
+      await must(
+        v.post(`/seed-lots/${late.id}/events`, { id: id(), note: '', kind: 'to cold', on: '2037-02-25' }),
+      );
+      expect(await comesUp(ford.id)).to.match(/^2038/);
+      expect(await remarks()).to.include('cold-missing');
     });
 
     it('asks where plants from elsewhere came from and by whose leave, and holds them apart', async () => {

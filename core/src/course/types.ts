@@ -111,6 +111,8 @@ export interface CourseFacts {
   lowGrowth?: { on: IsoDate; seen: boolean } | null;
   /** the cover over them now: mesh, fleece, cage or glass, and its clearance, mm */
   cover?: { clearance: number } | null;
+  /** days of cold the seed had when it was sown; null: none is told of, taken as enough */
+  chilled?: number | null;
   /** when half of a sowing were up, by the counts so far */
   halfUp?: IsoDate | null;
   /** the programme is the grower's own: lags and conditions in it are theirs */

@@ -1,3 +1,4 @@
 export * from './stratify.ts';
 export * from './emergence.ts';
 export * from './animals.ts';
+export * from './wakes.ts';

@@ -19,12 +19,12 @@ export function seedNeeds(t: SeedOf): SeedNeeds {
     : { kind: 'ready', scarify };
 }
 
+/** Days of cold that seed had by a day. */
+export const chilledBy = (toColdOn: Day, day: Day): number => Math.max(0, day - toColdOn);
+
 /** Cold days still missing when seed is sown before its cold is over; 0 when it is. Sown outdoors in autumn it has them there. */
-export function coldMissing(needs: SeedNeeds, toColdOn: Day | null, sownOn: Day): number {
-  if (needs.kind !== 'stratified') return 0;
-  const had = toColdOn === null ? 0 : Math.max(0, sownOn - toColdOn);
-  return Math.max(0, needs.cold.value - had);
-}
+export const coldMissing = (needs: SeedNeeds, chilled: number): number =>
+  needs.kind === 'stratified' ? Math.max(0, needs.cold.value - chilled) : 0;
 
 /** Years a dry lot is older than its kind keeps; 0 while it is good, or where it does not keep at all. */
 export function tooOld(t: Pick<Taxon, 'keeps'>, harvested: Day, on: Day): number {

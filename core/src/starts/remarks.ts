@@ -3,13 +3,20 @@ import { operation } from '../operations/index.ts';
 import { firstStep, type Programme } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { unsuited } from '../season/suited.ts';
-import { coldMissing, seedNeeds, tooOld } from '../seed/index.ts';
+import { chilledBy, coldMissing, seedNeeds, sownInSpring, tooLittle, tooOld } from '../seed/index.ts';
 import { EASE, type Taxon } from '../taxa/index.ts';
 import { beginningOf, rootingEase } from './survival.ts';
 
 /** Something a grower should hear before a start is entered; grave where it would come to nothing. */
 export interface Remark {
-  code: 'unsuited' | 'hardly-roots' | 'roots-seldom' | 'stuck-in-leaf' | 'cold-missing' | 'too-old';
+  code:
+    | 'unsuited'
+    | 'hardly-roots'
+    | 'roots-seldom'
+    | 'stuck-in-leaf'
+    | 'cold-missing'
+    | 'cold-not-known'
+    | 'too-old';
   grave: boolean;
   /** dates in it are written {YYYY-MM-DD} */
   text: string;
@@ -66,6 +73,28 @@ function ofWood(p: Programme, t: Taxon, book: SeasonBook, startedOn: IsoDate): R
   ];
 }
 
+/** Seed sown in spring before its cold is over. Where no cold is told of, the plan takes it as treated, and says so. */
+function ofCold(t: Taxon, book: SeasonBook, startedOn: IsoDate, lot: LotKnown | null): Remark[] {
+  const day = toDay(startedOn);
+  const needs = seedNeeds(t);
+  if (needs.kind !== 'stratified' || !sownInSpring(book, day)) return [];
+  const wants = `Seed of ${t.name} wants ${needs.warm ? `${needs.warm.value} warm days, then ` : ''}${needs.cold.value} cold ones before it grows`;
+  if (!lot?.toColdOn) {
+    const told = lot ? 'None is told of this lot. ' : '';
+    const text = `${wants}. ${told}The dates take it as treated: untreated, most of it comes up a year later`;
+    return [{ code: 'cold-not-known', grave: lot !== null, text }];
+  }
+  const chilled = chilledBy(toDay(lot.toColdOn), day);
+  const missing = coldMissing(needs, chilled);
+  if (missing === 0) return [];
+  const most = tooLittle(t, chilled);
+  const then = most
+    ? 'most of it comes up a year later, and so say the dates'
+    : 'some of it comes up a year later';
+  const text = `${wants}; ${missing} are missing on {${startedOn}}: ${then}`;
+  return [{ code: 'cold-missing', grave: most, text }];
+}
+
 function ofSeed(t: Taxon, book: SeasonBook, startedOn: IsoDate, lot: LotKnown | null): Remark[] {
   const remarks: Remark[] = [];
   const day = toDay(startedOn);
@@ -80,16 +109,7 @@ function ofSeed(t: Taxon, book: SeasonBook, startedOn: IsoDate, lot: LotKnown | 
           ? `Seed of ${t.name} does not keep, and this lot is ${years} year${years === 1 ? '' : 's'} old: expect little of it`
           : `Seed of ${t.name} keeps about ${t.keeps.value} years, and this lot is ${years} old: test it before you count on it`,
     });
-  // sown after midsummer it lies in the cold of the winter that comes
-  const spring = day - book.span(book.seasonOf(day)).from < 171;
-  const missing = spring ? coldMissing(needs, lot?.toColdOn ? toDay(lot.toColdOn) : null, day) : 0;
-  if (missing > 0 && needs.kind === 'stratified')
-    remarks.push({
-      code: 'cold-missing',
-      grave: missing > needs.cold.value / 2,
-      text: `Seed of ${t.name} wants ${needs.warm ? `${needs.warm.value} warm days, then ` : ''}${needs.cold.value} cold ones before it grows; ${missing} are missing on {${startedOn}}: most of it comes up a year later, or not`,
-    });
-  return remarks;
+  return [...remarks, ...ofCold(t, book, startedOn, lot)];
 }
 
 /** What speaks against a start, or should be known of it, before it is entered. */

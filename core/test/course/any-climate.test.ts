@@ -11,6 +11,25 @@ import { decides, facts, outside, step, two } from './kit.ts';
 const plan = (f: CourseFacts, today: string, book: SeasonBook = outside) => compileCourse(f, book, today);
 const says = (s: PlannedStep, rule: string) => s.reasons.find((r) => r.rule === rule);
 
+describe('scenarios: seed comes up by the cold it had', () => {
+  const up = (taxonId: string, sown: string, chilled?: number) =>
+    step(plan(facts(taxonId, programme('seed-broadleaf'), sown, { chilled }), sown), 'emergence').opens!;
+
+  it('in the spring it is sown when it had its cold or none is told of, a year later with less than half of it', () => {
+    // Japanese maple wants some ninety days
+    const treated = up('acer-palmatum', '2037-03-10', 95);
+    expect(treated).to.match(/^2037-0[45]/);
+    expect(up('acer-palmatum', '2037-03-10')).to.equal(treated);
+    expect(up('acer-palmatum', '2037-03-10', 60)).to.equal(treated);
+    expect(up('acer-palmatum', '2037-03-10', 20)).to.match(/^2038-0[34]/);
+    // sown in autumn it has its winter in the bed, whatever it had in the bag
+    expect(up('acer-palmatum', '2036-10-20', 0)).to.match(/^2037-0[34]/);
+    expect(up('zelkova-serrata', '2037-03-10', 0)).to.match(/^2038/);
+    // what wants no cold comes up by warmth alone
+    expect(up('punica-granatum', '2037-04-10', 0)).to.match(/^2037-0[4567]/);
+  });
+});
+
 describe('scenarios: in and out with the warm season', () => {
   const lakes = worldOf('great-lakes');
   const p = programme('tropical-house');

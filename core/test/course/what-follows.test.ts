@@ -133,7 +133,8 @@ describe('scenarios: what is held back is not root-bound', () => {
   it('a date that waits for a caliper tells the years it may come in', () => {
     const c = plan(facts('acer-palmatum', programme('seed-broadleaf'), '2036-03-12'), '2036-03-12');
     const waiting = c.steps.filter((s) => s.span !== null);
-    expect(waiting.length, 'steps that wait for a size').to.be.at.least(1);
+    // the chops come in their year for typical plants; slow ones may hold them up, and that is told too
+    expect(waiting.map((s) => s.operation)).to.include.members(['half-chop', 'chop', 'training-pot']);
     for (const { title, span } of waiting) {
       console.log(`      ${title}: ${span!.from}–${span!.to}, most likely ${span!.likely}`);
       expect(span!.from).to.be.at.most(span!.likely);

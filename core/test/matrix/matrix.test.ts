@@ -62,7 +62,10 @@ function* lagFaults({ course: { steps } }: Case): Generator<string> {
 }
 
 /** What is wrong with the time a plant stands out: `nightOf` gives the first night at or below a limit. */
-function* summerFaults(c: Case, nightOf: (limit: number, season: number) => number | null) {
+function* summerFaults(
+  c: Case,
+  nightOf: (limit: number, season: number) => number | null,
+): Generator<string> {
   const out = c.course.steps.find((s) => s.operation === 'take-out' && s.target);
   if (!out) return;
   const back = c.course.steps.find((s) => s.operation === 'bring-in' && s.opens! >= out.target!);

@@ -33,9 +33,9 @@ export function calcRoutes(app: FastifyInstance): void {
       const book = (await seasonBooks(app.db)).get(b.placeId);
       if (!book) throw wrongField('placeId', 'is not a place of this nursery');
       const { programme: p, own } = await programmeFor(app.db, b.programmeId);
-      const facts = { ...b, own, live: b.count, startedOn: started.from };
-      const nursery = await readNursery(app.db);
       const lot = b.lotId ? await lotKnown(app.db, b.lotId) : null;
+      const facts = { ...b, own, live: b.count, startedOn: started.from, coldOn: lot?.toColdOn };
+      const nursery = await readNursery(app.db);
       const course = compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
       // stock with years behind it is past its start
       const remarks = b.standsAt ? [] : startRemarks(p, taxon(b.taxonId), book, started.from, lot);

@@ -2,10 +2,10 @@ import type { CourseFacts, RuleName, StepFact } from '@gonimos/core/course';
 import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import { LIGHTENED, type Decision, type Found } from '@gonimos/core/visits';
-import { addDays } from '@gonimos/core/calendar';
+import { addDays, toDay } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
 import { standing } from '@gonimos/core/ledger';
-import { emergenceCurve } from '@gonimos/core/seed';
+import { chilledBy, emergenceCurve } from '@gonimos/core/seed';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntriesOf } from '../ledger/store.ts';
@@ -34,6 +34,7 @@ interface CohortRow {
   programme_version: number;
   taxon_maybe: string[] | null;
   cover: number | null;
+  cold_on: string | null;
   step_maps: StepMap[];
   started_from: string;
   stands_at: string | null;
@@ -180,6 +181,10 @@ export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quara
   return held;
 }
 
+/** Days of cold a sowing had, where its lot tells of any. */
+const chilledOf = (coldOn: string | null | undefined, sownOn: string): number | null =>
+  coldOn ? chilledBy(toDay(coldOn), toDay(sownOn)) : null;
+
 function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   const tally = own.findLast((r) => r.buds_looked !== null);
   const low = own.findLast((r) => r.low_growth !== null);
@@ -203,6 +208,7 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     light: { is: c.light, since: c.place_since ?? c.started_from },
     buds: tally ? { on: tally.on_date, looked: tally.buds_looked!, ready: tally.buds_ready! } : null,
     lowGrowth: low ? { on: low.on_date, seen: low.low_growth! } : null,
+    chilled: chilledOf(c.cold_on, c.started_from),
     cover: c.cover === null ? null : { clearance: c.cover },
     maybe: c.taxon_maybe ?? [],
     // the library’s own programmes are version 1
@@ -247,6 +253,9 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
         `(SELECT x.clearance FROM protection x WHERE x.cohort_id = c.id AND x.ended IS NULL
           ORDER BY x.from_date DESC, x.id LIMIT 1) AS cover`,
       ),
+      sql.raw(
+        `(SELECT min(e.on_date) FROM seed_event e WHERE e.lot_id = c.lot_id AND e.kind = 'to cold') AS cold_on`,
+      ),
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);
@@ -268,6 +277,7 @@ export function factsToBe(
   p: Programme,
   c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live' | 'maybe' | 'own'> & {
     container: string | null;
+    coldOn?: string | null;
     standsAt: string | null;
     schools: Choices;
   },
@@ -281,6 +291,7 @@ export function factsToBe(
   return {
     ...{ taxonId: c.taxonId, programme: p, startedOn: c.startedOn, live: c.live, steps },
     ...{ firstContainer: c.container, sizes: [], vigour: [], maybe: c.maybe, own: c.own },
+    chilled: chilledOf(c.coldOn, c.startedOn),
     schools: { nursery, cohort: c.schools },
   };
 }

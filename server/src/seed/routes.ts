@@ -10,7 +10,7 @@ import { route } from '../http/route.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery } from '../nursery/store.ts';
 import { lockCohort } from '../records/service.ts';
-import { guardDone, guardOff, readLots, readSowing } from './service.ts';
+import { guardDone, guardOff, readLots, readSowing, sowingsAgain } from './service.ts';
 import { endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
 
 const params = object({ id: id() });
@@ -65,6 +65,8 @@ export function seedRoutes(app: FastifyInstance): void {
           throw wrongField('sound', 'is missing: how many were sound');
         if (body.kind !== 'test' && body.tested !== null) throw wrongField('tested', 'goes with a test only');
         await insertSeedEvent(trx, p.id, body, person.id);
+        // when a sowing comes up hangs on the cold its seed had
+        if (body.kind === 'to cold') await sowingsAgain(trx, p.id);
         return { id: body.id };
       }),
   });

@@ -8,7 +8,15 @@ import { standing } from '@gonimos/core/ledger';
 import { PROGRAMMES, suits } from '@gonimos/core/programmes';
 import type { SeasonBook } from '@gonimos/core/season';
 import { degreeDays } from '@gonimos/core/season';
-import { animalRisk, emergenceCurve, seedNeeds, SOWN_WITHIN, tooOld } from '@gonimos/core/seed';
+import {
+  animalRisk,
+  chilledBy,
+  emergenceCurve,
+  growsFrom,
+  seedNeeds,
+  SOWN_WITHIN,
+  tooOld,
+} from '@gonimos/core/seed';
 import { wilson } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
 import { readPlanning, type Planning } from '../course/planning.ts';
@@ -16,9 +24,17 @@ import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
-import { recordWork } from '../records/service.ts';
+import { lockCohort, recordWork } from '../records/service.ts';
 import { timesOf } from '../starts/answer.ts';
-import { readEaten, readLotRows, readProtections, readSeedEvents, readSownOf } from './store.ts';
+import {
+  cohortsOf,
+  coldOn,
+  readEaten,
+  readLotRows,
+  readProtections,
+  readSeedEvents,
+  readSownOf,
+} from './store.ts';
 
 /** Emergence is counted in warmth above this, °C. */
 const WARMTH_BASE = 5;
@@ -112,16 +128,20 @@ interface Sown {
   started_from: string;
 }
 
-/** When half are up, or expected to be. */
-function halfUp(
-  book: SeasonBook,
-  c: Sown,
-  t50: number | null,
-): { day: number | null; expected: number | null } {
+/** Plans every sowing of a lot again, after more was told of the lot. */
+export async function sowingsAgain(trx: Trx, lotId: string): Promise<void> {
+  const ids = await cohortsOf(trx, lotId);
+  for (const id of ids) await lockCohort(trx, id);
+  if (ids.length > 0) await replan(trx, ids, 'more was told of the seed');
+}
+
+/** The day half are expected to be up; null where it never gets warm enough. */
+function expectedUp(book: SeasonBook, c: Sown, coldOn: string | null): string | null {
   const sown = toDay(c.started_from);
-  const wants = taxon(c.taxon_id).emergence;
-  const expected = wants ? book.warmthBy(sown, wants.value, WARMTH_BASE) : null;
-  return { day: t50 === null ? expected : Math.round(sown + t50), expected };
+  const kind = taxon(c.taxon_id);
+  const from = growsFrom(kind, book, sown, coldOn === null ? null : chilledBy(toDay(coldOn), sown));
+  const day = book.warmthBy(from, kind.emergence.value, WARMTH_BASE);
+  return day === null ? null : toIso(day);
 }
 
 const nextStep = (sql: Sql, cohortId: string, operation: string) =>
@@ -159,7 +179,7 @@ export async function guardOff(
 export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
   const c = await sql('cohort')
     .where({ id: cohortId })
-    .first<Sown>('id', 'taxon_id', 'place_id', 'started_from');
+    .first<Sown & { lot_id: string | null }>('id', 'taxon_id', 'place_id', 'started_from', 'lot_id');
   if (!c) throw notFound('cohort');
   const { books, today } = await readPlanning(sql);
   const book = books.get(c.place_id)!;
@@ -170,7 +190,7 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
     started,
     entries.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count })),
   );
-  const half = halfUp(book, c, curve.t50);
+  const cold = c.lot_id === null ? null : await coldOn(sql, c.lot_id);
   const off = await nextStep(sql, cohortId, 'guard-off');
   const lost = groupBy(
     entries.filter((e) => e.type === 'lost_before_emergence'),
@@ -182,7 +202,7 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
       curve.t50 === null
         ? null
         : warmthBetween(book, toDay(c.started_from), Math.round(toDay(c.started_from) + curve.t50)),
-    expected: half.expected === null ? null : toIso(half.expected),
+    expected: expectedUp(book, c, cold),
     protections: (await readProtections(sql, cohortId)).map((p): Protection => ({
       ...p,
       until: p.ended ? null : (off?.closes ?? null),

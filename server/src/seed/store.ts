@@ -50,12 +50,24 @@ export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
       ...{ handling: 'l.handling', storage: 'l.storage', note: 'l.note' },
     });
 
+/** Cohorts sown of a lot that are growing. */
+export const cohortsOf = async (sql: Sql, lotId: string): Promise<string[]> =>
+  (await sql('cohort').where({ lot_id: lotId, growing: true }).orderBy('id').select('id')).map((c) => c.id);
+
+/** Since when a lot lies in the cold; null: nothing is told of it. */
+export async function coldOn(sql: Sql, lotId: string): Promise<string | null> {
+  const cold = await sql('seed_event')
+    .where({ lot_id: lotId, kind: 'to cold' })
+    .orderBy('on_date')
+    .first('on_date');
+  return cold?.on_date ?? null;
+}
+
 /** What a start should know of its seed: when it was harvested, and since when it lies in the cold. */
 export async function lotKnown(sql: Sql, id: string): Promise<LotKnown | null> {
   const lot = await sql('seed_lot').where({ id }).first('harvested_from');
   if (!lot) return null;
-  const cold = await sql('seed_event').where({ lot_id: id, kind: 'to cold' }).orderBy('seq').first('on_date');
-  return { harvested: lot.harvested_from, toColdOn: cold?.on_date ?? null };
+  return { harvested: lot.harvested_from, toColdOn: await coldOn(sql, id) };
 }
 
 export const readSeedEvents = (sql: Sql): Promise<(SeedEventRow & { lotId: string })[]> =>

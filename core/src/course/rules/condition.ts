@@ -41,6 +41,16 @@ function reached(ctx: Context, plant: Plant, c: Condition): Reached {
   return found;
 }
 
+/** Where typical plants meet what a step asks but slow ones do not yet: the day those get there; null: never. */
+export function slowAfter(
+  ctx: Context,
+  { step }: StepInHand,
+  plant: Plant,
+): { fast: null; slow: Day | null } | null {
+  const c = step.conditions?.find((x) => measures(plant, x).slow < x.atLeast);
+  return c ? { fast: null, slow: reached(ctx, plant, c).slow } : null;
+}
+
 /** Condition: the caliper, height or root-filling the step asks for, on the day looked at. */
 export function condition(ctx: Context, { step }: StepInHand, plant: Plant): Demand | null {
   for (const c of step.conditions ?? []) {

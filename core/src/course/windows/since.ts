@@ -4,12 +4,11 @@ import { layerWarmth } from '../../layers/index.ts';
 import type { WindowSpec } from '../../operations/index.ts';
 import type { Param } from '../../params/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
-import { meshOffBy, SEEDLING_GROWTH } from '../../seed/index.ts';
+import { growsFrom, meshOffBy, SEEDLING_GROWTH } from '../../seed/index.ts';
 import type { Context, Figure, StepInHand } from '../types.ts';
 import { USABLE, type NoWindow, type Window } from './types.ts';
 
 type Spec = Exclude<WindowSpec, { kind: 'season' | 'cold' }>;
-const HALF_UP = 170;
 /** Clearance of a cover of which nothing is said, mm. */
 export const CLEARANCE = 60;
 /** A check is never asked for sooner after the work than this, days. */
@@ -46,14 +45,8 @@ function sinceStep(ctx: Context, hand: StepInHand, from: Day): Since {
 
 const basisOf = (ctx: Context) => ctx.practice;
 
-/** Seed sown while it still wants cold, or that ripens in autumn, comes up in the spring that follows. */
-function countedFrom(ctx: Context, start: Day): Day {
-  const { book, taxon } = ctx;
-  if (taxon.phenology === 'warm-season') return start;
-  const season = book.seasonOf(start);
-  const waits = taxon.sown === 'autumn' || (taxon.sown === undefined && taxon.stratification.value > 0);
-  return waits && start - book.span(season).from > HALF_UP ? book.span(season + 1).from : start;
-}
+const countedFrom = (ctx: Context, start: Day): Day =>
+  growsFrom(ctx.taxon, ctx.book, start, ctx.facts.chilled ?? null);
 
 function warmthOf(ctx: Context, spec: Spec & { kind: 'warmth' }): Param {
   const whole = () => {
@@ -84,7 +77,7 @@ function byWarmth(at: Since, spec: Spec & { kind: 'warmth' }): Window | NoWindow
     ? `the look of {${again.on}}: ${again.found}`
     : from === at.start
       ? at.since
-      : `midwinter {${toIso(from)}}, for seed sown before it`;
+      : `midwinter {${toIso(from)}}, for seed that has to lie through a winter first`;
   return at.open(
     day,
     spec.days,
