@@ -1,4 +1,4 @@
-import { AFTER_ROOTS, MOSS_OFF, row } from './row.ts';
+import { AFTER_ROOTS, MOSS_OFF, row, type More } from './row.ts';
 import {
   DUST,
   OPENING,
@@ -12,6 +12,20 @@ import {
   warm,
   warmth,
 } from './windows.ts';
+
+/** What root work at one sitting has in common: how long it rests, what it asks and what it is done under. */
+const ONE_SITTING: More = {
+  rest: 2,
+  guard: -3,
+  established: 0.5,
+  skilled: true,
+  budsDecide: true,
+  wounds: true,
+  fills: 'again',
+  schoolWindows: OPENING,
+  asks: ['container', 'sizes'],
+  caution: SAW,
+};
 
 /** Work on roots and moves between containers. */
 export const ROOTS = [
@@ -57,17 +71,8 @@ export const ROOTS = [
     },
   ),
   row('root-work', 'Root work and back', 'roots', ROOT_WORK, 12, ['root hook', 'root shears'], {
+    ...ONE_SITTING,
     loss: [0.5, 0.2],
-    rest: 2,
-    guard: -3,
-    established: 0.5,
-    skilled: true,
-    budsDecide: true,
-    wounds: true,
-    fills: 'again',
-    schoolWindows: OPENING,
-    asks: ['container', 'sizes'],
-    caution: SAW,
     aftercare: [...AFTER_ROOTS, MOSS_OFF, { operation: 'root-check' }],
   }),
   row(
@@ -112,17 +117,8 @@ export const ROOTS = [
     },
   ),
   row('training-pot', 'Into the training pot', 'roots', ROOT_WORK, 25, ['root hook', 'root shears'], {
+    ...ONE_SITTING,
     loss: [0.5, 0.3],
-    rest: 2,
-    guard: -3,
-    established: 0.5,
-    skilled: true,
-    budsDecide: true,
-    wounds: true,
-    fills: 'again',
-    schoolWindows: OPENING,
-    asks: ['container', 'sizes'],
-    caution: SAW,
     aftercare: [...AFTER_ROOTS, { operation: 'root-check' }],
   }),
   row(

@@ -2,7 +2,8 @@ import type { Operation } from '../../src/operations/index.ts';
 import { cp } from '../../src/params/index.ts';
 import { growth, lag, swelling } from './windows.ts';
 
-interface More extends Partial<
+/** What a row has besides its name, lane, windows, minutes and tools. */
+export interface More extends Partial<
   Pick<
     Operation,
     | 'schoolWindows'

@@ -4,7 +4,9 @@ import { EASE, FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup, type Taxon } fr
 import { useScores } from '../visits/queries';
 
 const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim().replace('-', '−') : 'not known');
-const basis = (p: Param | undefined) => (p ? `${p.basis}${p.source ? `, ${p.source}` : ''}` : '');
+/** Where a value comes from, for those that are not common practice: that is said once for all. */
+const basis = (p: Param) =>
+  p.basis === 'common practice' ? '' : ` (${p.basis}${p.source ? `, ${p.source}` : ''})`;
 
 const WOODS = {
   softwood: 'softwood',
@@ -134,6 +136,9 @@ export function Taxa() {
           </select>
           <p className="soft self-center">{wanted.length} taxa</p>
         </div>
+        <p className="soft text-sm">
+          Common practice, no source, unless a value says otherwise. Shares of cuttings are those that root.
+        </p>
         <ul className="grid gap-2.5 md:grid-cols-2 2xl:grid-cols-3">
           {wanted.map((t) => (
             <li key={t.id} className="card-plain p-4">
@@ -156,27 +161,19 @@ export function Taxa() {
                   <div key={name} className="contents">
                     <dt className="soft">{name}</dt>
                     <dd>
-                      {value(p)} <span className="soft">({basis(p)})</span>
+                      {value(p)}
+                      <span className="soft">{basis(p)}</span>
                     </dd>
                   </div>
                 ))}
                 <dt className="soft">Buds</dt>
-                <dd>
-                  {t.phenology === 'warm-season' ? 'by warmth and rain' : `${t.buds} kind`}{' '}
-                  <span className="soft">(common practice)</span>
-                </dd>
+                <dd>{t.phenology === 'warm-season' ? 'by warmth and rain' : `${t.buds} kind`}</dd>
                 <dt className="soft">Seed</dt>
-                <dd>
-                  {seedWords(t)} <span className="soft">(common practice)</span>
-                </dd>
+                <dd>{seedWords(t)}</dd>
                 <dt className="soft">Cuttings</dt>
-                <dd>
-                  {rootsWords(t)} <span className="soft">(common practice)</span>
-                </dd>
+                <dd>{rootsWords(t)}</dd>
                 <dt className="soft">Layers</dt>
-                <dd>
-                  {EASE[t.layering].words} <span className="soft">(common practice)</span>
-                </dd>
+                <dd>{EASE[t.layering].words}</dd>
                 <dt className="soft">Bark, old wood</dt>
                 <dd>
                   {t.bark}, {t.sproutsOld ? 'sprouts from old wood' : 'nothing from bare old wood'}
