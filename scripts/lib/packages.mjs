@@ -32,12 +32,19 @@ function apt(packages) {
   install(packages);
 }
 
-/** Folder of PostgreSQL's programs, newest version first; null when none is installed. */
+/** Folder of the programs of one version of PostgreSQL; null when it is not installed. */
+export function binOf(version) {
+  const bin = join(PG_HOME, version, 'bin');
+  return existsSync(join(bin, 'initdb')) ? bin : null;
+}
+
+/** Folder of the programs of the newest PostgreSQL; null when none is installed. */
 export function postgresBin() {
   if (!existsSync(PG_HOME)) return null;
-  const versions = readdirSync(PG_HOME).filter((v) => existsSync(join(PG_HOME, v, 'bin/initdb')));
-  const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
-  return newest ? join(PG_HOME, newest, 'bin') : null;
+  const newest = readdirSync(PG_HOME)
+    .filter((v) => binOf(v))
+    .sort((a, b) => Number(b) - Number(a))[0];
+  return newest ? binOf(newest) : null;
 }
 
 export async function needPostgres() {

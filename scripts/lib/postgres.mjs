@@ -13,8 +13,8 @@ import {
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { postgresBin } from './packages.mjs';
-import { giveUp, run, works } from './say.mjs';
+import { binOf, postgresBin } from './packages.mjs';
+import { giveUp, run, say, works } from './say.mjs';
 
 const DATABASE = 'gonimos';
 
@@ -23,6 +23,19 @@ function account() {
   if (process.getuid?.() !== 0) return {};
   const id = (flag) => Number(run('id', [flag, 'postgres']).trim());
   return { uid: id('-u'), gid: id('-g') };
+}
+
+/** Programs of the version a cluster was made with, or the newest for one that is to be made. */
+function binFor(data) {
+  const mark = join(data, 'PG_VERSION');
+  if (!existsSync(mark)) return postgresBin();
+  const version = readFileSync(mark, 'utf8').trim();
+  return (
+    binOf(version) ??
+    giveUp(
+      `${data} was made with PostgreSQL ${version}, which is not installed.\nNothing was changed. Install postgresql-${version}, then start again.`,
+    )
+  );
 }
 
 const freePort = () =>
@@ -62,50 +75,91 @@ function reachable(folder, who) {
   return elsewhere;
 }
 
+/** Written beside and moved into place: a crash leaves the old file or the new one, never half of one. */
+function writeWhole(file, text) {
+  const beside = `${file}.${process.pid}.new`;
+  writeFileSync(beside, text, { mode: 0o600 });
+  renameSync(beside, file);
+}
+
+/** What is kept of a cluster: its password and port; null when the file is lost or cannot be read. */
+function readSettings(file) {
+  if (!existsSync(file)) return null;
+  try {
+    const { password, port } = JSON.parse(readFileSync(file, 'utf8'));
+    return typeof password === 'string' && Number.isInteger(port) ? { password, port } : null;
+  } catch {
+    return null;
+  }
+}
+
+const newPassword = () => randomBytes(24).toString('base64url');
+
+/** Makes a cluster beside and moves it into place, so that an interrupted start leaves nothing half made there. */
+function makeCluster(bin, base, data, { who, as, volatile }) {
+  const own = `${process.pid}-${randomBytes(4).toString('hex')}`;
+  const fresh = join(base, `cluster.new-${own}`);
+  const secret = join(base, `password.new-${own}`);
+  const password = newPassword();
+  mkdirSync(fresh, { mode: 0o700 });
+  try {
+    writeFileSync(secret, password, { mode: 0o600 });
+    if (who.uid !== undefined) for (const f of [fresh, secret]) chownSync(f, who.uid, who.gid);
+    const names = ['-U', DATABASE, '-E', 'UTF8', '--locale=C.UTF-8'];
+    const access = ['-A', 'scram-sha-256', `--pwfile=${secret}`];
+    run(join(bin, 'initdb'), ['-D', fresh, ...names, ...access, ...(volatile ? ['-N'] : [])], as);
+    renameSync(fresh, data);
+  } finally {
+    rmSync(secret, { force: true });
+    rmSync(fresh, { recursive: true, force: true });
+  }
+  return password;
+}
+
+/** Gives a cluster whose settings are lost a new password; its data is left as it is. */
+function adopt(bin, data, settings, as) {
+  if (!existsSync(join(data, 'PG_VERSION')))
+    giveUp(
+      `${data} is there but is no database cluster, and its settings ${settings} are not there either.\nNothing was changed. Move the folder away, or put the settings back, then start again.`,
+    );
+  if (works(join(bin, 'pg_ctl'), ['-D', data, 'status'], as))
+    giveUp(
+      `The database in ${data} is running, but its settings ${settings} are lost or cannot be read.\nNothing was changed. End it, then start again, and it is adopted:\n\n  ${join(bin, 'pg_ctl')} -D ${data} stop`,
+    );
+  if (existsSync(settings)) renameSync(settings, `${settings}.broken-${Date.now()}`);
+  const password = newPassword();
+  run(join(bin, 'postgres'), ['--single', '-D', data, 'postgres'], {
+    ...as,
+    input: `ALTER ROLE ${DATABASE} PASSWORD '${password}'\n`,
+    stdio: ['pipe', 'ignore', 'pipe'],
+  });
+  say(`The settings of the database were lost; it was adopted with its data`);
+  return password;
+}
+
 /**
- * Makes the cluster if it is not there, starts it if it is not running, and gives its address and a
- * way to stop it. `volatile`: for tests, safe to lose.
+ * Makes the cluster if there is none, starts it if it is not running, and gives its address and a way to stop
+ * it. What is there is never made anew: a cluster without its settings is adopted or refused with words.
+ * `volatile`: for tests, safe to lose; only such a cluster, made by this run, can be removed.
  */
 export async function startCluster(folder, { volatile = false } = {}) {
-  const bin = postgresBin();
   const who = account();
   const base = reachable(folder, who);
   const data = join(base, 'cluster');
   const settings = join(base, 'cluster.json');
+  const bin = binFor(data);
   const as = { ...who, cwd: tmpdir(), env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8' } };
 
-  if (!existsSync(data) || !existsSync(settings)) {
-    // made beside and moved into place, so that an interrupted start leaves nothing half made
-    const fresh = join(base, 'cluster.new');
-    const secret = join(base, 'password.new');
-    for (const old of [fresh, data]) rmSync(old, { recursive: true, force: true });
-    const password = randomBytes(24).toString('base64url');
-    mkdirSync(fresh, { mode: 0o700 });
-    writeFileSync(secret, password, { mode: 0o600 });
-    if (who.uid !== undefined) for (const f of [fresh, secret]) chownSync(f, who.uid, who.gid);
-    run(
-      join(bin, 'initdb'),
-      [
-        '-D',
-        fresh,
-        '-U',
-        DATABASE,
-        '-E',
-        'UTF8',
-        '--locale=C.UTF-8',
-        '-A',
-        'scram-sha-256',
-        `--pwfile=${secret}`,
-        ...(volatile ? ['-N'] : []),
-      ],
-      as,
-    );
-    rmSync(secret);
-    writeFileSync(settings, JSON.stringify({ password, port: await freePort() }), { mode: 0o600 });
-    renameSync(fresh, data);
+  const isNew = !existsSync(data);
+  let kept = isNew ? null : readSettings(settings);
+  if (!kept) {
+    const password = isNew
+      ? makeCluster(bin, base, data, { who, as, volatile })
+      : adopt(bin, data, settings, as);
+    kept = { password, port: await freePort() };
+    writeWhole(settings, JSON.stringify(kept));
   }
 
-  const kept = JSON.parse(readFileSync(settings, 'utf8'));
   const sockets = join(base, 'sockets');
   mkdirSync(sockets, { recursive: true, mode: 0o700 });
   if (who.uid !== undefined) chownSync(sockets, who.uid, who.gid);
@@ -137,7 +191,7 @@ export async function startCluster(folder, { volatile = false } = {}) {
     } catch {
       // the port kept from last time may belong to another program now
       kept.port = await freePort();
-      writeFileSync(settings, JSON.stringify(kept), { mode: 0o600 });
+      writeWhole(settings, JSON.stringify(kept));
       try {
         start(kept.port);
       } catch (error) {
@@ -157,7 +211,10 @@ export async function startCluster(folder, { volatile = false } = {}) {
   return {
     url: address(DATABASE),
     stop: () => alive() && control(['-m', 'fast', '-w', 'stop']),
-    remove: () => rmSync(base, { recursive: true, force: true }),
+    remove: () => {
+      if (!isNew || !volatile) throw new Error(`${base} was not made by this run`);
+      rmSync(base, { recursive: true, force: true });
+    },
     folder: dirname(data),
   };
 }

@@ -28,4 +28,5 @@ export function run(command, args, options = {}) {
   return done.stdout ?? '';
 }
 
-export const works = (command, args) => spawnSync(command, args, { stdio: 'ignore' }).status === 0;
+export const works = (command, args, options = {}) =>
+  spawnSync(command, args, { ...options, stdio: 'ignore' }).status === 0;

@@ -86,6 +86,12 @@ export class Visitor {
     this.csrf = (await this.get<{ csrf: string }>('/session')).csrf;
     return this;
   }
+  async signIn(name: string, password: string): Promise<LightMyRequestResponse> {
+    await this.arrive();
+    const answer = await this.post('/session', { name, password });
+    if (answer.statusCode === 200) this.csrf = answer.json<{ csrf: string }>().csrf;
+    return answer;
+  }
   async enter(role: Role): Promise<this> {
     await this.arrive();
     this.csrf = (await this.post('/session/demo', { role })).json<{ csrf: string }>().csrf;
@@ -101,9 +107,11 @@ export interface Bench {
   close: () => Promise<void>;
 }
 
-/** A whole server on a database of its own, with the demo nursery or empty. */
-export async function bench({ demo = true } = {}): Promise<Bench> {
-  const made = demo ? await demoDatabase() : await freshDatabase();
+type Made = Awaited<ReturnType<typeof freshDatabase>>;
+
+/** A whole server on a database of its own, with the demo nursery or empty, or on one that was made before. */
+export async function bench({ demo = true, on }: { demo?: boolean; on?: Made } = {}): Promise<Bench> {
+  const made = on ?? (await (demo ? demoDatabase() : freshDatabase()));
   const db = openDatabase(made.url, 8);
   await migrate(db);
   const app = await buildApp({ db, secret: SECRET });

@@ -3,6 +3,7 @@ import * as ledger from './002-ledger.ts';
 import * as schedule from './003-schedule.ts';
 import * as propagation from './004-propagation.ts';
 import * as anyClimate from './005-any-climate.ts';
+import * as oneSchema from './006-one-schema.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -11,4 +12,5 @@ export const MIGRATIONS = [
   { name: '003-schedule', ...schedule },
   { name: '004-propagation', ...propagation },
   { name: '005-any-climate', ...anyClimate },
+  { name: '006-one-schema', ...oneSchema },
 ];
