@@ -140,7 +140,7 @@ async function fill(db: Db): Promise<void> {
 async function benchRegister(): Promise<void> {
   const made = await freshDatabase();
   const db = openDatabase(made.url, 8);
-  await migrate(db);
+  await migrate(made.url);
   await loadDemo(db);
   await fill(db);
   const entries = Number((await db('ledger_entry').count('* as n').first())!.n);

@@ -29,7 +29,7 @@ function giveUp(text: string): never {
 
 if (!url) giveUp('GONIMOS_DATABASE_URL is not set: the address of a PostgreSQL database.');
 const db = openDatabase(url);
-await migrate(db);
+await migrate(url);
 if (demo) await loadDemo(db, (text) => console.log(text));
 const loopback = ['127.0.0.1', '::1', 'localhost'].includes(host);
 if (!loopback && (demo || !(await findNursery(db))))

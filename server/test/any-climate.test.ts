@@ -146,7 +146,7 @@ describe('a database of the release before', () => {
           { cohort_id: id(), key: 'parted', week: '2037-03-09', split: true },
         ]);
       });
-      await migrate(db);
+      await migrate(made.url);
       expect(await db('year_week').orderBy('key').select('key', 'later')).to.deep.equal([
         { key: 'parted', later: 0.5 },
         { key: 'whole', later: 0 },

@@ -29,7 +29,7 @@ describe('the server killed in the middle of writing', () => {
   it(`${WRITES} concurrent writes and SIGKILL: nothing acknowledged is lost, nothing half written`, async () => {
     const made = await freshDatabase();
     const db = openDatabase(made.url, 4);
-    await migrate(db);
+    await migrate(made.url);
     await loadDemo(db);
     const cohorts: { id: string; live: number }[] = await db('cohort')
       .where('live', '>', 20)

@@ -15,7 +15,7 @@ export const PROPAGATION_TABLES = [
   ...['cohort', 'ledger_entry', 'record', 'plant', 'start_goal', 'seed_lot', 'seed_event', 'tray'],
   ...['tray_mark', 'tray_cell', 'tray_cell_entry', 'protection', 'layer', 'layer_event', 'tally', 'identity'],
 ];
-const SECRET = 'a secret of more than thirty-two letters for tests';
+export const SECRET = 'a secret of more than thirty-two letters for tests';
 
 /** Address of the throwaway cluster that the test command starts. */
 export function clusterUrl(): string {
@@ -49,7 +49,7 @@ export async function demoDatabase() {
   demoTemplate ??= (async () => {
     const made = await freshDatabase();
     const db = openDatabase(made.url, 4);
-    await migrate(db);
+    await migrate(made.url);
     await loadDemo(db);
     await db.destroy();
     return made.name;
@@ -113,7 +113,7 @@ type Made = Awaited<ReturnType<typeof freshDatabase>>;
 export async function bench({ demo = true, on }: { demo?: boolean; on?: Made } = {}): Promise<Bench> {
   const made = on ?? (await (demo ? demoDatabase() : freshDatabase()));
   const db = openDatabase(made.url, 8);
-  await migrate(db);
+  await migrate(made.url);
   const app = await buildApp({ db, secret: SECRET });
   await app.ready();
   return {

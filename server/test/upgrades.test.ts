@@ -65,7 +65,7 @@ describe('databases of earlier commits', () => {
       const fresh = await freshDatabase();
       const anew = openDatabase(fresh.url, 1);
       try {
-        await migrate(anew);
+        await migrate(fresh.url);
         const [brought, made] = [await schemaOf(b.db), await schemaOf(anew)];
         expect({
           missing: made.filter((x) => !brought.includes(x)),

@@ -6,6 +6,7 @@ import { replan } from '../course/replan.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
+import { lockCohort } from './lock.ts';
 import { mayStandThere, stand } from './place.ts';
 import { enterCohort, promote, settleKind as settle, splitCohort as split } from './service.ts';
 import { readCohort, readRegister, updateCohort } from './store.ts';
@@ -49,6 +50,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     body: editCohort,
     handle: ({ params: p, body, person }) =>
       app.db.transaction(async (trx) => {
+        await lockCohort(trx, p.id);
         const was = await readCohort(trx, p.id);
         await readPlace(trx, body.placeId);
         if (body.placeId !== was.placeId) await mayStandThere(trx, was, body.placeId, body.moveAnyway);

@@ -16,7 +16,7 @@ import { insertIdentity } from '../lineage/identity.ts';
 import { programmeFor } from '../library/store.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from './lock.ts';
 import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
 import { insertVisit } from '../visits/store.ts';
 import { copyCohort, insertCohort } from './store.ts';
@@ -122,7 +122,7 @@ async function holdApart(trx: Trx, id: string, since: string, person: Person | n
 
 /** Parts some plants off into a cohort of their own, which keeps the history so far. */
 export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person: Person): Promise<Outcome> {
-  await trx('cohort').where({ id: from }).forUpdate().select('id');
+  await lockCohort(trx, from);
   await readPlace(trx, s.placeId);
   await copyCohort(trx, from, { id: s.newId, code: s.newCode, placeId: s.placeId, note: s.note });
   const on = todayAt(await readNursery(trx));

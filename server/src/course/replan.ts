@@ -1,4 +1,5 @@
 import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import { lockCohorts } from '../cohorts/lock.ts';
 import type { Db, Sql, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
 import { readFacts, type CohortFacts } from './facts.ts';
@@ -61,7 +62,7 @@ export async function replanSome(db: Db, ids: string[], cause: string): Promise<
   for (let i = 0; i < ids.length; i += CHUNK) {
     const some = ids.slice(i, i + CHUNK);
     const part = await db.transaction(async (trx) => {
-      await trx('cohort').whereIn('id', some).orderBy('id').forUpdate().select('id');
+      await lockCohorts(trx, some);
       return replan(trx, some, cause, planning);
     });
     for (const [id, m] of part) moved.set(id, m);

@@ -11,7 +11,8 @@ import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort, openStep, recordWork } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
+import { openStep, recordWork } from '../records/service.ts';
 import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
 
 const opensOf = async (sql: Sql, cohortId: string, key: string): Promise<string | null> =>

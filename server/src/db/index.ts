@@ -2,6 +2,8 @@ import knex, { type Knex } from 'knex';
 import pg from 'pg';
 import { MIGRATIONS } from './migrations/index.ts';
 
+export { codeOf, isAway, meet } from './errors.ts';
+
 export type Db = Knex;
 export type Trx = Knex.Transaction;
 /** Anything SQL can be sent through: the pool or a transaction. */
@@ -11,12 +13,19 @@ export type Sql = Knex | Knex.Transaction;
 pg.types.setTypeParser(pg.types.builtins.DATE, (v) => v);
 pg.types.setTypeParser(pg.types.builtins.INT8, Number);
 
-export function openDatabase(url: string, most = 10): Db {
+/** Longest a write waits for a cohort that another holds, and longest a statement may take, ms. */
+const LOCK_TIMEOUT = 8_000;
+const STATEMENT_TIMEOUT = 60_000;
+/** Longest a question waits for a free connection, ms. */
+const CONNECTION_TIMEOUT = 15_000;
+
+function connect(url: string, most: number, settings: Record<string, string | number>): Db {
+  const options = Object.entries(settings).map(([name, value]) => `-c ${name}=${value}`);
   return knex({
     client: 'pg',
-    // our statements are short: compiling them costs more than it saves
-    connection: { connectionString: url, options: '-c jit=off' },
+    connection: { connectionString: url, options: options.join(' ') },
     pool: { min: 0, max: most },
+    acquireConnectionTimeout: CONNECTION_TIMEOUT,
     migrations: {
       migrationSource: {
         getMigrations: () => Promise.resolve(MIGRATIONS.map((m) => m.name)),
@@ -27,5 +36,21 @@ export function openDatabase(url: string, most = 10): Db {
   });
 }
 
-/** Brings the schema up to date; forward only. */
-export const migrate = (db: Db): Promise<unknown> => db.migrate.latest();
+export const openDatabase = (url: string, most = 10, lockTimeout = LOCK_TIMEOUT): Db =>
+  connect(url, most, {
+    // our statements are short: compiling them costs more than it saves
+    jit: 'off',
+    lock_timeout: lockTimeout,
+    statement_timeout: STATEMENT_TIMEOUT,
+    idle_in_transaction_session_timeout: STATEMENT_TIMEOUT,
+  });
+
+/** Brings the schema up to date, however long it takes; forward only. */
+export async function migrate(url: string): Promise<void> {
+  const patient = connect(url, 1, { jit: 'off' });
+  try {
+    await patient.migrate.latest();
+  } finally {
+    await patient.destroy();
+  }
+}

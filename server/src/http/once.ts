@@ -1,6 +1,31 @@
 import { createHash } from 'node:crypto';
-import type { Db, Trx } from '../db/index.ts';
-import { conflict } from './problem.ts';
+import { setTimeout as wait } from 'node:timers/promises';
+import { meet, type Db, type Trx } from '../db/index.ts';
+import { conflict, notWritten, NotKnown } from './problem.ts';
+
+/** Times a write is begun again when it met another: the transaction was rolled back whole each time. */
+const TRIES = 5;
+
+/**
+ * Runs a write in one transaction; writes that meet are begun again. When the connection is lost while the
+ * transaction is being confirmed, nobody knows whether it was written, and that is what is said.
+ */
+export async function inTransaction<T>(db: Db, work: (trx: Trx) => Promise<T>): Promise<T> {
+  for (let tried = 1; ; tried++) {
+    let ended = false;
+    try {
+      return await db.transaction(async (trx) => {
+        const value = await work(trx);
+        ended = true;
+        return value;
+      });
+    } catch (error) {
+      if (ended) throw new NotKnown(error);
+      if (tried >= TRIES || !meet(error)) throw notWritten(error);
+      await wait(Math.random() * 40 * 2 ** tried);
+    }
+  }
+}
 
 /**
  * Runs a write in one transaction, once for each client-made id: the same request sent again gets the
@@ -14,7 +39,7 @@ export async function once<T>(
   write: (trx: Trx) => Promise<T>,
 ): Promise<T> {
   const hash = createHash('sha256').update(JSON.stringify(body)).digest('hex');
-  return db.transaction(async (trx) => {
+  return inTransaction(db, async (trx) => {
     // a second sender waits here until the first has committed or failed
     const mine = await trx('write_receipt')
       .insert({ id, route, body_hash: hash })

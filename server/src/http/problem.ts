@@ -2,6 +2,7 @@ import type { FastifyInstance, FastifyReply } from 'fastify';
 import { ValidationError } from 'yup';
 import type { Problem } from '@gonimos/contract/problem';
 import { LedgerError } from '@gonimos/core/ledger';
+import { codeOf, isAway, meet } from '../db/index.ts';
 
 /** An answer that is no success: thrown anywhere, turned into problem details once, here. */
 export class Refusal extends Error {
@@ -10,9 +11,25 @@ export class Refusal extends Error {
     readonly title: string,
     detail: string,
     readonly more: Pick<Problem, 'errors' | 'current'> = {},
+    /** seconds after which the same request may be sent again by itself */
+    readonly retryAfter: number | null = null,
   ) {
     super(detail);
   }
+}
+
+/** The connection was lost while a write was being confirmed. */
+export class NotKnown extends Error {
+  constructor(cause: unknown) {
+    super('lost while being confirmed', { cause });
+  }
+}
+
+const rolledBack = new WeakSet<object>();
+/** Marks an error after which it is known that nothing was written. */
+export function notWritten(error: unknown): unknown {
+  if (typeof error === 'object' && error !== null) rolledBack.add(error);
+  return error;
 }
 
 export const notFound = (what: string) => new Refusal(404, 'Not found', `There is no such ${what}.`);
@@ -26,8 +43,33 @@ interface PgError extends Error {
   constraint?: string;
   detail?: string;
 }
-const isPg = (e: unknown): e is PgError =>
-  e instanceof Error && 'code' in e && typeof e.code === 'string' && /^[0-9A-Z]{5}$/.test(e.code);
+const isPg = (e: unknown): e is PgError => codeOf(e) !== null;
+
+/** Seconds until something that was held or away may be there again. */
+const SOON = 1;
+const LATER = 5;
+
+/** What waits for others, or cannot be reached: 503, and what is known of the write. */
+function fromOutside(error: unknown): Refusal | null {
+  if (error instanceof NotKnown)
+    return new Refusal(
+      503,
+      'Not known',
+      'The database went away while this was being written: it is not known whether it was. Sending the same again is safe.',
+      {},
+      LATER,
+    );
+  const nothing = typeof error === 'object' && error !== null && rolledBack.has(error);
+  const kept = nothing ? ' Nothing was written.' : '';
+  const unavailable = (title: string, text: string, after: number) =>
+    new Refusal(503, title, `${text}${kept}`, {}, after);
+  if (isAway(error)) return unavailable('Away', 'The database does not answer just now.', LATER);
+  if (meet(error)) return unavailable('Busy', 'Two writes met; send it again.', SOON);
+  const code = codeOf(error);
+  if (code === '55P03') return unavailable('Busy', 'Someone else is writing there; send it again.', SOON);
+  if (code === '57014') return unavailable('Busy', 'That took too long and was ended.', LATER);
+  return null;
+}
 
 const UNIQUE_WORDS: Record<string, [field: string, reason: string]> = {
   cohort_code_key: ['code', 'is taken by another cohort'],
@@ -53,17 +95,20 @@ function fromDatabase(e: PgError): Refusal | null {
   if (e.code === '23503') return wrongField('reference', 'names something that is not there');
   if (e.code.startsWith('22') || e.code === '23514' || e.code === '23502')
     return new Refusal(400, 'Bad request', 'A value cannot be stored.');
-  if (e.code === '40001' || e.code === '40P01')
-    return new Refusal(503, 'Busy', 'Two writes met; send it again.');
   return null;
 }
 
-function asProblem(error: unknown): Problem {
+function asProblem(error: unknown, reads: boolean): Problem & { retryAfter?: number | null } {
   const problem = (status: number, title: string, detail: string, more: Partial<Problem> = {}) => ({
     ...{ type: 'about:blank', title, status, detail },
     ...more,
   });
-  if (error instanceof Refusal) return problem(error.status, error.title, error.message, error.more);
+  const outside = error instanceof Refusal ? error : fromOutside(error);
+  if (outside)
+    return {
+      ...problem(outside.status, outside.title, outside.message, outside.more),
+      retryAfter: outside.retryAfter,
+    };
   if (error instanceof ValidationError) {
     const errors = (error.inner.length > 0 ? error.inner : [error]).map((e) => ({
       field: e.path || 'body',
@@ -78,7 +123,7 @@ function asProblem(error: unknown): Problem {
     });
   if (isPg(error)) {
     const known = fromDatabase(error);
-    if (known) return asProblem(known);
+    if (known) return asProblem(known, reads);
   }
   const e = error as { statusCode?: number; message?: string };
   if (e.statusCode && e.statusCode < 500) {
@@ -86,16 +131,20 @@ function asProblem(error: unknown): Problem {
     const reason = e.message ?? 'The request cannot be read.';
     return problem(e.statusCode, title, reason, { errors: [{ field: 'body', reason }] });
   }
-  return problem(500, 'Fault', 'Something went wrong on our side; nothing was written.');
+  const untouched = reads || (typeof error === 'object' && error !== null && rolledBack.has(error));
+  const told = untouched ? 'Nothing was written.' : 'Look at what stands before sending it again.';
+  return problem(500, 'Fault', `Something went wrong on our side. ${told}`);
 }
 
-const send = (reply: FastifyReply, p: Problem) =>
-  reply.status(p.status).type('application/problem+json').send(JSON.stringify(p));
+function send(reply: FastifyReply, { retryAfter, ...p }: ReturnType<typeof asProblem>): FastifyReply {
+  if (retryAfter) void reply.header('retry-after', retryAfter);
+  return reply.status(p.status).type('application/problem+json').send(JSON.stringify(p));
+}
 
 /** Every error leaves the server as problem details. */
 export function answerProblems(app: FastifyInstance): void {
   app.setErrorHandler((error, request, reply) => {
-    const p = asProblem(error);
+    const p = asProblem(error, request.method === 'GET' || request.method === 'HEAD');
     if (p.status >= 500) request.log.error(error);
     return send(reply, p);
   });

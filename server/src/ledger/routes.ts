@@ -2,13 +2,14 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { newEntry, reverseEntry, type NewEntry } from '@gonimos/contract/ledger';
+import { lockCohort, lockCohorts } from '../cohorts/lock.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { notInFuture } from '../nursery/day.ts';
-import { cohortOfEntry, insertEntries, readLedger, reverseEntries } from './store.ts';
+import { cohortOfEntry, cohortsOfEntry, insertEntries, readLedger, reverseEntries } from './store.ts';
 
 const params = object({ id: id() });
 
@@ -40,6 +41,7 @@ export function ledgerRoutes(app: FastifyInstance): void {
     body: newEntry,
     handle: ({ params: p, body, person }) =>
       once(app.db, body.id, `ledger ${p.id}`, body, async (trx) => {
+        await lockCohort(trx, p.id);
         await notInFuture(trx, 'on', body.on);
         await damageOf(trx, p.id, body);
         await insertEntries(trx, [{ ...body, cohortId: p.id, personId: person.id }]);
@@ -56,6 +58,7 @@ export function ledgerRoutes(app: FastifyInstance): void {
     body: reverseEntry,
     handle: ({ params: p, body, person }) =>
       once(app.db, body.id, `reverse ${p.id}`, body, async (trx) => {
+        await lockCohorts(trx, await cohortsOfEntry(trx, p.id));
         const touched = await reverseEntries(trx, body.id, p.id, person.id, body.note);
         const own = await cohortOfEntry(trx, p.id);
         for (const c of touched.filter((t) => t !== own)) await outcomeOf(trx, c, body.id, 'a reversal');

@@ -99,6 +99,14 @@ export const cohortOfEntry = async (sql: Sql, entryId: string): Promise<string> 
   return row.cohort_id;
 };
 
+/** Every cohort that undoing an entry touches: both halves of a split go together. */
+export async function cohortsOfEntry(sql: Sql, entryId: string): Promise<string[]> {
+  const own = await sql('ledger_entry').where({ id: entryId }).first('cohort_id', 'transfer_id');
+  if (!own) throw notFound('entry');
+  if (own.transfer_id === null) return [own.cohort_id];
+  return sql('ledger_entry').where({ transfer_id: own.transfer_id }).distinct().pluck('cohort_id');
+}
+
 /** Undoes an entry by a reversal; both halves of a split go together. Returns the cohorts touched. */
 export async function reverseEntries(
   sql: Sql,

@@ -9,7 +9,7 @@ import { compileFor, readyFacts } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { Refusal } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { insertProgramme, readProgramme } from './store.ts';
 
 /** Checks what somebody wrote by the core's own rules and keeps it as the next version. */

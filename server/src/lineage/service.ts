@@ -17,7 +17,7 @@ import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort, lockCohorts } from '../cohorts/lock.ts';
 import { insertIdentity, readIdentities } from './identity.ts';
 import { insertTally, readKin } from './store.ts';
 
@@ -29,8 +29,7 @@ export async function readLineage(sql: Sql, cohortId: string): Promise<Lineage> 
 
 /** Puts plants of one cohort in with another of the same kind. */
 export async function merge(trx: Trx, from: string, m: MergeCohort, person: Person): Promise<Outcome> {
-  // both in one order, so that two merges cannot wait for each other
-  for (const id of [from, m.intoId].sort()) await lockCohort(trx, id);
+  await lockCohorts(trx, [from, m.intoId]);
   if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
   const named = (id: string) => trx('cohort').where({ id }).first('code', 'taxon_id');
   const [a, b] = [await named(from), await named(m.intoId)];

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import { askMove, batchPutOff, moveStep } from '@gonimos/contract/moves';
+import { lockCohorts } from '../cohorts/lock.ts';
 import { replanSome } from '../course/replan.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
@@ -45,11 +46,10 @@ export function moveRoutes(app: FastifyInstance): void {
       const lines = await once(app.db, body.id, 'batch put-off', body, async (trx) => {
         const today = todayAt(await readNursery(trx));
         const found = await batchLines(trx, body);
-        await trx('cohort')
-          .whereIn('id', [...new Set(found.map((l) => l.cohortId))])
-          .orderBy('id')
-          .forUpdate()
-          .select('id');
+        await lockCohorts(
+          trx,
+          found.map((l) => l.cohortId),
+        );
         if (found.length > 0)
           await trx('record').insert(
             found.map((l) => ({

@@ -9,7 +9,8 @@ import { compileFor, readyFacts } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort, openStep } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
+import { openStep } from '../records/service.ts';
 
 async function ask(sql: Sql, cohortId: string, key: string, to: string) {
   const planning = await readPlanning(sql);

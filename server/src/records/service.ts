@@ -4,33 +4,18 @@ import { mayDo } from '../http/route.ts';
 import type { Person } from '@gonimos/contract/people';
 import { operation } from '@gonimos/core/operations';
 import type { Sql, Trx } from '../db/index.ts';
-import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
+import { conflict, Refusal, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { followLayer } from '../layers/follow.ts';
 import { followCover, takeBackCover } from '../seed/follow.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { stand } from '../cohorts/place.ts';
 import { offersFor } from '../starts/goals.ts';
 import { standingInTrays } from '../trays/store.ts';
 import { outcomeOf } from './outcome.ts';
 import { findRecord, followersOf, insertPutOff, insertUndo, insertWork, type StoredRecord } from './store.ts';
-
-interface LockedCohort {
-  id: string;
-  container: string;
-  started_from: string;
-  live: number;
-  pending: number;
-  taxon_id: string;
-  place_id: string;
-}
-
-export async function lockCohort(trx: Trx, id: string): Promise<LockedCohort> {
-  const cohort = await trx<LockedCohort>('cohort').where({ id }).forUpdate().first();
-  if (!cohort) throw notFound('cohort');
-  return cohort;
-}
 
 /** The step a record is about, if it may still be recorded. */
 export async function openStep(trx: Sql, cohortId: string, key: string) {

@@ -9,7 +9,7 @@ import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery } from '../nursery/store.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { guardDone, guardOff, readLots, readSowing, sowingsAgain } from './service.ts';
 import { endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
 

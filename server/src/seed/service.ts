@@ -24,7 +24,8 @@ import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
-import { lockCohort, recordWork } from '../records/service.ts';
+import { lockCohorts } from '../cohorts/lock.ts';
+import { recordWork } from '../records/service.ts';
 import { timesOf } from '../starts/answer.ts';
 import {
   cohortsOf,
@@ -131,7 +132,7 @@ interface Sown {
 /** Plans every sowing of a lot again, after more was told of the lot. */
 export async function sowingsAgain(trx: Trx, lotId: string): Promise<void> {
   const ids = await cohortsOf(trx, lotId);
-  for (const id of ids) await lockCohort(trx, id);
+  await lockCohorts(trx, ids);
   if (ids.length > 0) await replan(trx, ids, 'more was told of the seed');
 }
 

@@ -8,7 +8,7 @@ import { conflict, notFound, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { followEmergence } from './emergence.ts';
 import {
   findTray,

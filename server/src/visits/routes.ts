@@ -6,7 +6,7 @@ import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { recordVisit } from './service.ts';
 import { insertRelease } from './store.ts';
 import { readScores } from './survival.ts';

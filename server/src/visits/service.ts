@@ -14,7 +14,7 @@ import type { CohortFacts } from '../course/facts.ts';
 import type { Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { notInFuture } from '../nursery/day.ts';
-import { lockCohort } from '../records/service.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { insertVisit } from './store.ts';
 
 /** Findings that ask why the roots have failed. */

@@ -37,9 +37,25 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
   }
 }
 
+/** Times a question is put again by itself when the server says it may be. */
+const AGAIN = 3;
+const LONGEST_WAIT_S = 10;
+
+/** Sends; where the server is busy, or its database away, waits as long as it says and sends the same again. */
+async function sendPatiently(method: string, path: string, body?: unknown): Promise<Response> {
+  for (let again = 0; ; again++) {
+    const response = await send(method, path, body);
+    const after = Number(response.headers.get('retry-after'));
+    if (response.status !== 503 || again === AGAIN || !(after > 0 && after <= LONGEST_WAIT_S))
+      return response;
+    // those who met once must not meet again
+    await new Promise((resume) => setTimeout(resume, after * 1000 * (0.75 + Math.random() / 2)));
+  }
+}
+
 /** Calls the server; throws a Failure that can be shown as it is. */
 export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
-  const response = await send(method, path, body);
+  const response = await sendPatiently(method, path, body);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Failure(problem, problem?.detail ?? `The server answered ${response.status}.`);

@@ -1,0 +1,29 @@
+import type { Trx } from '../db/index.ts';
+import { notFound } from '../http/problem.ts';
+
+export interface LockedCohort {
+  id: string;
+  container: string;
+  started_from: string;
+  live: number;
+  pending: number;
+  taxon_id: string;
+  place_id: string;
+}
+
+/**
+ * Takes cohorts for this transaction, always in the same order, so that two writes wait for each other and never
+ * stand in each other's way. Every write to a cohort does this before anything else.
+ */
+export async function lockCohorts(trx: Trx, ids: readonly string[]): Promise<LockedCohort[]> {
+  const found = await trx<LockedCohort>('cohort')
+    .whereIn('id', [...new Set(ids)])
+    .orderBy('id')
+    .forUpdate();
+  if (found.length < new Set(ids).size) throw notFound('cohort');
+  return found;
+}
+
+/** Takes one cohort for this transaction. */
+export const lockCohort = async (trx: Trx, id: string): Promise<LockedCohort> =>
+  (await lockCohorts(trx, [id]))[0];

@@ -1,0 +1,42 @@
+import { expect } from 'chai';
+import { call, Failure } from '../src/common/api';
+
+describe('asking the server', () => {
+  const real = globalThis.fetch;
+  afterEach(() => {
+    globalThis.fetch = real;
+  });
+  /** Answers in turn, and keeps what was sent. */
+  const answers = (...list: [status: number, headers: Record<string, string>][]) => {
+    const sent: unknown[] = [];
+    globalThis.fetch = (_url, init) => {
+      sent.push(init?.body);
+      const [status, headers] = list[Math.min(sent.length, list.length) - 1];
+      const body = JSON.stringify({ status, detail: `answer ${sent.length}` });
+      return Promise.resolve(new Response(body, { status, headers }));
+    };
+    return sent;
+  };
+  const busy: [number, Record<string, string>] = [503, { 'retry-after': '0.01' }];
+
+  it('sends the same again by itself while the server is busy, and takes the first other answer', async () => {
+    const sent = answers(busy, busy, [200, {}]);
+    const entry = { id: 'one', count: 3 };
+    expect(await call('POST', '/cohorts/x/ledger', entry)).to.include({ detail: 'answer 3' });
+    expect(sent).to.deep.equal(Array(3).fill(JSON.stringify(entry)));
+  });
+
+  it('gives up after three more tries, and tries nothing again that was not said to be worth it', async () => {
+    const failed = async (...list: Parameters<typeof answers>) => {
+      const sent = answers(...list);
+      const failure = await call('POST', '/records', {}).catch((e: unknown) => e);
+      expect(failure).to.be.instanceOf(Failure);
+      return [sent.length, (failure as Failure).message];
+    };
+    expect(await failed(busy)).to.deep.equal([4, 'answer 4']);
+    expect(await failed([503, {}])).to.deep.equal([1, 'answer 1']);
+    expect(await failed([503, { 'retry-after': '3600' }])).to.deep.equal([1, 'answer 1']);
+    expect(await failed([429, { 'retry-after': '0.01' }])).to.deep.equal([1, 'answer 1']);
+    expect(await failed([409, {}])).to.deep.equal([1, 'answer 1']);
+  });
+});
