@@ -66,12 +66,14 @@ class Planner {
     };
   }
 
+  /** Whether a step waits no longer for one before it. */
+  private isDone(key: string, optional?: boolean): boolean {
+    const d = this.ctx.dates.get(key);
+    return !d || d.done || (optional === true && d.day === null);
+  }
+
   private base(hand: StepInHand): PlannedStep {
     const { step, op } = hand;
-    const isDone = (key: string, optional?: boolean) => {
-      const d = this.ctx.dates.get(key);
-      return !d || d.done || (optional === true && d.day === null);
-    };
     return {
       key: step.key,
       operation: op.id,
@@ -89,7 +91,7 @@ class Planner {
       rootCut: null,
       topCut: null,
       odds: null,
-      ready: step.after.every((a) => isDone(a.step, a.optional)),
+      ready: step.after.every((a) => this.isDone(a.step, a.optional)),
       waits: [],
       minutes: Math.ceil(op.minutes.value * this.ctx.facts.live),
       offers: null,
@@ -147,15 +149,19 @@ class Planner {
     return parent?.done === true && found.window !== null && found.window.closes + GRACE < this.ctx.today;
   }
 
+  private isOpen(key: string): boolean {
+    return this.planned.get(key)?.status === 'planned';
+  }
+
   /** What the levelled year has to keep between steps that are both still to be done. */
   private waitsOf({ demands, window }: Placement): PlannedStep['waits'] {
     const days = new Map<string, number>();
-    const open = (key: string) => this.planned.get(key)?.status === 'planned';
     for (const d of demands)
-      if (d.since && d.notBefore !== 'never' && open(d.since.key))
+      if (d.since && d.notBefore !== 'never' && this.isOpen(d.since.key))
         days.set(d.since.key, d.notBefore - d.since.day);
     const anchor = window?.sinceAnchor;
-    if (anchor && open(anchor.key)) days.set(anchor.key, Math.max(anchor.days, days.get(anchor.key) ?? 0));
+    if (anchor && this.isOpen(anchor.key))
+      days.set(anchor.key, Math.max(anchor.days, days.get(anchor.key) ?? 0));
     return [...days].map(([key, n]) => ({ key, days: n }));
   }
 

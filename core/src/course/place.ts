@@ -61,6 +61,10 @@ const asksThePlant = ({ op, step, rootLoss, topLoss }: StepInHand): boolean =>
   op.recovery.value > 0 ||
   Boolean(step.conditions || step.container || op.apart || op.guard || op.wantsLight || op.exposes);
 
+/** Whether a day may be chosen: from today on, and inside the window unless that has passed. */
+const isInside = (w: Window, today: Day, day: Day): boolean =>
+  day >= today && (w.closes < today || (day >= w.opens && day <= w.closes));
+
 function chooseDay(
   hand: StepInHand,
   w: Window,
@@ -70,13 +74,12 @@ function chooseDay(
   const { moved, week } = hand.fact;
   // what is late may be set to any day from now on
   const late = w.closes < today;
-  const inside = (day: Day) => day >= today && (late || (day >= w.opens && day <= w.closes));
-  if (moved && !moved.overrides && inside(toDay(moved.to)))
+  if (moved && !moved.overrides && isInside(w, today, toDay(moved.to)))
     return { target: toDay(moved.to), chosen: 'hand' };
   if (week) {
     const monday = toDay(week);
     const day = Math.min(Math.max(monday + 2, w.opens, today), late ? monday + 6 : w.closes);
-    if (day >= monday && day <= monday + 6 && inside(day)) return { target: day, chosen: 'week' };
+    if (day >= monday && day <= monday + 6 && isInside(w, today, day)) return { target: day, chosen: 'week' };
   }
   // what may go with the root work is done while the plant is on the table
   const onTheTable = hand.op.sameSitting === true && plant.lastRoots?.day === w.opens;
@@ -102,25 +105,42 @@ const placed = (
   plant: Plant | null,
 ): Placement => ({ window, target, chosen, demands, pushedBy, plant, none: null, code: null, offers: null });
 
+const nowhere = (
+  demands: Demand[],
+  pushedBy: Demand | null,
+  none: string,
+  code: RefusalCode,
+  offers: string | null = null,
+): Placement => ({
+  window: null,
+  target: null,
+  chosen: null,
+  demands,
+  pushedBy,
+  plant: null,
+  none,
+  code,
+  offers,
+});
+
 /** Finds the first day on which every rule agrees, or says which one never will. */
 export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWorks): Placement {
   const demands = BEFORE.flatMap((rule) => rule(ctx, hand));
   let pushedBy: Demand | null = null;
-  const fail = (none: string, code: RefusalCode, offers: string | null = null): Placement => ({
-    ...{ window: null, target: null, demands, pushedBy, plant: null, none, code, offers, chosen: null },
-  });
   const never = demands.find((d) => d.notBefore === 'never');
-  if (never) return fail(never.text, never.code ?? 'rules-disagree', never.offers ?? null);
+  if (never)
+    return nowhere(demands, pushedBy, never.text, never.code ?? 'rules-disagree', never.offers ?? null);
   let from = Math.max(...demands.map((d) => d.notBefore as Day));
   let free = false;
 
   for (let push = 0; push < MOST_PUSHES; push++) {
     const window = findWindow(ctx, hand, from, plant);
-    if ('none' in window) return fail(window.none, window.code);
+    if ('none' in window) return nowhere(demands, pushedBy, window.none, window.code);
     const cut = layerCutOff(ctx, hand, window);
     if (cut) {
       demands.push(cut);
-      if (cut.notBefore === 'never') return fail(cut.text, 'layer-cut-off', cut.offers ?? null);
+      if (cut.notBefore === 'never')
+        return nowhere(demands, pushedBy, cut.text, 'layer-cut-off', cut.offers ?? null);
       window.closes = Math.min(window.closes, cut.closesBy ?? window.closes);
     }
     const choice = chooseDay(
@@ -151,10 +171,21 @@ export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWo
     demands.push(blocking);
     pushedBy = blocking;
     if (blocking.notBefore === 'never')
-      return fail(blocking.text, blocking.code ?? 'rules-disagree', blocking.offers ?? null);
+      return nowhere(
+        demands,
+        pushedBy,
+        blocking.text,
+        blocking.code ?? 'rules-disagree',
+        blocking.offers ?? null,
+      );
     from = Math.max(from, blocking.notBefore);
   }
-  return fail(pushedBy?.text ?? 'no window in which every rule agrees', 'rules-disagree');
+  return nowhere(
+    demands,
+    pushedBy,
+    pushedBy?.text ?? 'no window in which every rule agrees',
+    'rules-disagree',
+  );
 }
 
 /** The first rule that speaks against doing a step on a day; null when all agree. */

@@ -22,15 +22,17 @@ export function seasonsBetween(at: Seasons, from: Day, to: Day): number {
 /** Share of a season's wood laid down when this share of its days has passed: slow at both ends. */
 const laidDown = (u: number) => u * u * (3 - 2 * u);
 
+/** Share of a season's wood that is laid down by a day of it. */
+const laidDownBy = (g: { from: Day; to: Day }, day: Day): number =>
+  laidDown(Math.min(1, Math.max(0, (day - g.from) / (g.to - g.from))));
+
 /** As `seasonsBetween`, weighed by when in a season wood is laid down. */
 export function growthBetween(at: Seasons, from: Day, to: Day): number {
   let sum = 0;
   const last = at.seasonOf(to);
   for (let y = at.seasonOf(from); y <= last; y++) {
     const g = at.growing(y);
-    const length = g.to - g.from;
-    const share = (day: Day) => laidDown(Math.min(1, Math.max(0, (day - g.from) / length)));
-    sum += share(to) - share(from);
+    sum += laidDownBy(g, to) - laidDownBy(g, from);
   }
   return sum;
 }

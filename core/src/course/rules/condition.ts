@@ -48,7 +48,13 @@ export function slowAfter(
   plant: Plant,
 ): { fast: null; slow: Day | null } | null {
   const c = step.conditions?.find((x) => measures(plant, x).slow < x.atLeast);
-  return c ? { fast: null, slow: reached(ctx, plant, c).slow } : null;
+  if (!c) return null;
+  const probe = plant.clone();
+  for (let s = 0; s < WAIT_SEASONS; s++) {
+    probe.advance(afterSeasons(ctx.seasons, probe.day, 1) + 1);
+    if (measures(probe, c).slow >= c.atLeast) return { fast: null, slow: probe.day };
+  }
+  return { fast: null, slow: null };
 }
 
 /** Condition: the caliper, height or root-filling the step asks for, on the day looked at. */

@@ -95,6 +95,10 @@ function absent(ctx: Context, why: string): NoWindow {
   return { none: told?.text ?? why, code: told?.code ?? 'no-such-season' };
 }
 
+/** Whether a window would close before it opens. */
+const closesBefore = (spec: WindowSpec & { kind: 'season' }, a: Marker, b: Marker): boolean =>
+  a.kind === 'days' && b.kind === 'days' && b.p50 + spec.closes[1] < a.p50 + spec.opens[1];
+
 /** A window that hangs on the season of the place. */
 export function seasonWindow(
   ctx: Context,
@@ -111,9 +115,7 @@ export function seasonWindow(
   for (let y = first; y < first + HORIZON; y++) {
     const a = book.marker(spec.opens[0], y, taxon);
     let b = book.marker(spec.closes[0], y, taxon);
-    const crossed = () =>
-      a.kind === 'days' && b.kind === 'days' && b.p50 + spec.closes[1] < a.p50 + spec.opens[1];
-    if (crossed() && AUTUMN.has(spec.opens[0])) b = book.marker(spec.closes[0], y + 1, taxon);
+    if (closesBefore(spec, a, b) && AUTUMN.has(spec.opens[0])) b = book.marker(spec.closes[0], y + 1, taxon);
     if (a.kind === 'no-marker' || b.kind === 'no-marker') {
       const gone = a.kind === 'no-marker' ? a : (b as Marker & { kind: 'no-marker' });
       why = gone.why;
