@@ -65,6 +65,7 @@ export const newCohort = body({
 });
 
 export const editCohort = body({
+  id: id(),
   version: measure(1, 1e9, '').required('is missing'),
   code: code(),
   placeId: id(),

@@ -45,6 +45,7 @@ const stationUrl = () =>
     .default(null);
 
 export const editNursery = body({
+  id: id(),
   version: measure(1, 1e9, '').required('is missing'),
   name: name(80),
   stationUrl: stationUrl(),
@@ -63,8 +64,13 @@ const placeFields = () => ({
   light: string<Light>().oneOf(LIGHTS, 'is full, half or shade').default('full'),
 });
 export const newPlace = body({ id: id(), ...placeFields() });
-export const editPlace = body({ version: measure(1, 1e9, '').required('is missing'), ...placeFields() });
+export const editPlace = body({
+  id: id(),
+  version: measure(1, 1e9, '').required('is missing'),
+  ...placeFields(),
+});
 export const stepCalendar = body({
+  id: id(),
   days: number().oneOf([1, 7, 91], 'is 1, 7 or 91').required('is missing'),
 });
 

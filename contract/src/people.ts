@@ -16,7 +16,7 @@ export const firstOwner = body({
   ...siteFields(),
 });
 export const newPerson = body({ id: id(), name: name(80), role: role(), password: password() });
-export const editPerson = body({ version: measure(1, 1e9, '').required(), role: role() });
+export const editPerson = body({ id: id(), version: measure(1, 1e9, '').required(), role: role() });
 
 export type SignIn = InferType<typeof signIn>;
 export type FirstOwner = InferType<typeof firstOwner>;

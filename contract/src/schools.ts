@@ -15,7 +15,7 @@ export const choices = () =>
     .typeError('names a school the library does not hold')
     .default(() => ({}));
 
-export const nurserySchools = body({ version: version(), schools: choices() });
+export const nurserySchools = body({ id: id(), version: version(), schools: choices() });
 
 /** What would move if these schools held: for one cohort, or for the whole nursery. */
 export const schoolsPreview = body({

@@ -46,7 +46,7 @@ export const newProtection = body({
   from: date(),
   note: text(300).default(''),
 });
-export const endProtection = body({ version: version(), ended: date() });
+export const endProtection = body({ id: id(), version: version(), ended: date() });
 
 export type NewSeedLot = InferType<typeof newSeedLot>;
 export type NewSeedEvent = InferType<typeof newSeedEvent>;

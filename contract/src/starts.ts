@@ -27,7 +27,7 @@ const want = () => ({
 });
 export const askStart = body(want());
 export const newGoal = body({ id: id(), note: text(500).default(''), ...want() });
-export const closeGoal = body({ version: version() });
+export const closeGoal = body({ id: id(), version: version() });
 
 export type AskStart = InferType<typeof askStart>;
 export type NewGoal = InferType<typeof newGoal>;

@@ -1,8 +1,9 @@
 import { type InferType } from 'yup';
-import { body, containerId, count, date, measure } from './fields.ts';
+import { body, containerId, count, date, id, measure } from './fields.ts';
 
 /** Containers counted on the shelf, and what is on its way. */
 export const countStock = body({
+  id: id(),
   container: containerId().required('is missing'),
   version: measure(0, 1e9, '').required('is missing'),
   counted: count().required('is missing'),

@@ -23,16 +23,23 @@ export const keepWeeks = body({
     .required('is missing'),
 });
 export const lockStep = body({
+  id: id(),
   cohortId: id(),
   key: text(80).required('is missing'),
   week: monday().nullable().default(null),
 });
-export const lockWeek = body({ week: monday(), locked: boolean().required('is missing') });
+export const lockWeek = body({ id: id(), week: monday(), locked: boolean().required('is missing') });
 export const personHours = body({
+  id: id(),
   hours: measure(0, 80, 'h').required('is missing'),
   skilled: boolean().required('is missing'),
 });
-export const absence = body({ week: monday(), hours: measure(0, 80, 'h').nullable().default(null) });
+export const absence = body({
+  id: id(),
+  week: monday(),
+  hours: measure(0, 80, 'h').nullable().default(null),
+});
+export const clearWeeks = body({ id: id() });
 export type KeepWeeks = InferType<typeof keepWeeks>;
 export type LockStep = InferType<typeof lockStep>;
 

@@ -140,7 +140,7 @@ function adopt(bin, data, settings, as) {
 /**
  * Makes the cluster if there is none, starts it if it is not running, and gives its address and a way to stop
  * it. What is there is never made anew: a cluster without its settings is adopted or refused with words.
- * `volatile`: for tests, safe to lose; only such a cluster, made by this run, can be removed.
+ * `volatile`: for tests, safe to lose. Only a cluster made by this run can be removed.
  */
 export async function startCluster(folder, { volatile = false } = {}) {
   const who = account();
@@ -212,7 +212,7 @@ export async function startCluster(folder, { volatile = false } = {}) {
     url: address(DATABASE),
     stop: () => alive() && control(['-m', 'fast', '-w', 'stop']),
     remove: () => {
-      if (!isNew || !volatile) throw new Error(`${base} was not made by this run`);
+      if (!isNew) throw new Error(`${base} was not made by this run`);
       rmSync(base, { recursive: true, force: true });
     },
     folder: dirname(data),

@@ -144,7 +144,11 @@ async function benchRegister(): Promise<void> {
   await loadDemo(db);
   await fill(db);
   const entries = Number((await db('ledger_entry').count('* as n').first())!.n);
-  const app = await buildApp({ db, secret: 'a secret of more than thirty-two letters for tests' });
+  const app = await buildApp({
+    db,
+    secret: 'a secret of more than thirty-two letters for tests',
+    demo: true,
+  });
   const ours = await app.listen({ port: 0, host: '127.0.0.1' });
   const bare = Fastify();
   bare.get('/cohorts', () => registerQuery(db));

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { replanOnNewDay } from './course/replan.ts';
+import { keepPlanned } from './course/worker.ts';
 import { migrate, openDatabase, type Db } from './db/index.ts';
 import { loadDemo } from './demo/nursery.ts';
 import { buildApp } from './http/app.ts';
@@ -20,7 +20,6 @@ const host = env.GONIMOS_HOST ?? '127.0.0.1';
 const port = Number(env.GONIMOS_PORT ?? 4870);
 const url = env.GONIMOS_DATABASE_URL;
 const demo = env.GONIMOS_DEMO === '1';
-const NEW_DAY_CHECK_MS = 10 * 60_000;
 
 function giveUp(text: string): never {
   console.error(text);
@@ -32,25 +31,36 @@ const db = openDatabase(url);
 await migrate(url);
 if (demo) await loadDemo(db, (text) => console.log(text));
 const loopback = ['127.0.0.1', '::1', 'localhost'].includes(host);
-if (!loopback && (demo || !(await findNursery(db))))
+const nursery = await findNursery(db);
+if (!loopback && (demo || !nursery))
   giveUp('Listening beyond this machine needs an owner: make one on 127.0.0.1 first, and no demo.');
+if (!demo && nursery?.demoToday)
+  giveUp(
+    'This database holds the demo nursery, which anyone may enter without a password; it is opened by ‘npm start’ alone.\nSet GONIMOS_DATABASE_URL to a database of your own.',
+  );
+const secure = env.GONIMOS_SECURE === '1';
+const trustProxy = (env.GONIMOS_TRUST_PROXY ?? '')
+  .split(',')
+  .map((a) => a.trim())
+  .filter(Boolean);
+if (secure && trustProxy.length === 0)
+  giveUp(
+    'GONIMOS_SECURE=1 stands behind a proxy that ends HTTPS: name its address, so that it is believed.\n\n  GONIMOS_TRUST_PROXY=127.0.0.1',
+  );
 
 const app = await buildApp({
   db,
   secret: await sessionSecret(db),
-  secure: env.GONIMOS_SECURE === '1',
+  demo: demo && loopback,
+  secure,
+  trustProxy,
   web: fileURLToPath(new URL('../../web/dist', import.meta.url)),
   log: true,
 });
-if (await findNursery(db)) await replanOnNewDay(db);
-const daily = setInterval(() => {
-  findNursery(db)
-    .then((n) => (n ? replanOnNewDay(db) : undefined))
-    .catch((error: unknown) => app.log.error(error));
-}, NEW_DAY_CHECK_MS);
 
+let endPlanning: () => Promise<void> = () => Promise.resolve();
 async function stop(): Promise<void> {
-  clearInterval(daily);
+  await endPlanning();
   await app.close();
   await db.destroy();
   process.exit(0);
@@ -64,5 +74,6 @@ try {
   if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
   giveUp(`Port ${port} is taken by another program. Choose one: GONIMOS_PORT=4871 npm start`);
 }
+endPlanning = keepPlanned(db, app.log);
 console.log(`Gonimos is at http://${host}:${port}`);
 process.send?.({ listening: port });

@@ -58,7 +58,7 @@ describe('many at once, and a database that is held or away', () => {
 
   /** A server of its own on the same nursery, with what it is to be tried with. */
   const on = async (db: Db) => {
-    const app = await buildApp({ db, secret: SECRET });
+    const app = await buildApp({ db, secret: SECRET, demo: true });
     await app.ready();
     return { v: new Visitor(app), close: () => Promise.all([app.close(), db.destroy()]) };
   };

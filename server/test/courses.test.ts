@@ -146,7 +146,7 @@ describe('courses: record, replan, undo', () => {
   });
 
   it('moves the demo calendar on, extends its weather and plans again', async () => {
-    const r = await grower.post('/demo/calendar', { days: 7 });
+    const r = await grower.post('/demo/calendar', { id: id(), days: 7 });
     expect(r.json()).to.include({ today: '2037-03-16' });
     expect((await b.db('weather_day').max('on_date as to').first())!.to).to.equal('2037-03-16');
     const round = await grower.get<{ today: string; due: { closes: string }[] }>('/round');

@@ -80,7 +80,8 @@ export class Visitor {
   }
   get = async <T>(url: string): Promise<T> => (await this.send('GET', `/api${url}`)).json<T>();
   post = (url: string, body: unknown) => this.send('POST', `/api${url}`, body);
-  put = (url: string, body: unknown) => this.send('PUT', `/api${url}`, body);
+  /** As the interface does, every write has an id of its own. */
+  put = (url: string, body: object) => this.send('PUT', `/api${url}`, { id: id(), ...body });
 
   async arrive(): Promise<this> {
     this.csrf = (await this.get<{ csrf: string }>('/session')).csrf;
@@ -114,7 +115,7 @@ export async function bench({ demo = true, on }: { demo?: boolean; on?: Made } =
   const made = on ?? (await (demo ? demoDatabase() : freshDatabase()));
   const db = openDatabase(made.url, 8);
   await migrate(made.url);
-  const app = await buildApp({ db, secret: SECRET });
+  const app = await buildApp({ db, secret: SECRET, demo: true });
   await app.ready();
   return {
     app,

@@ -18,6 +18,7 @@ const RELEASED: Record<string, string> = {
   '004-propagation.ts': '3717b871c649b46f5ab434ec983e14021edb38a6d8dc873a93ef4272fe7f2d1d',
   '005-any-climate.ts': 'c0f0a76a27e7e48b4b5f2d1e5248cf381519439a3e01ce42f95cbfbbdb063d45',
   '006-one-schema.ts': '3c03ce1c4685cc1a09118839e2cc434494a6043ec3d90f78b96395b8e09a2e3b',
+  '007-plan-due.ts': '125166824504a10f07cc175805eea9c5dcd2e609c59b7194fb459f3b6193905b',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */

@@ -27,3 +27,7 @@ export async function lockCohorts(trx: Trx, ids: readonly string[]): Promise<Loc
 /** Takes one cohort for this transaction. */
 export const lockCohort = async (trx: Trx, id: string): Promise<LockedCohort> =>
   (await lockCohorts(trx, [id]))[0];
+
+/** Takes those of these cohorts that nobody else has taken. */
+export const lockFree = (trx: Trx, ids: readonly string[]): Promise<string[]> =>
+  trx('cohort').whereIn('id', ids).orderBy('id').forUpdate().skipLocked().pluck('id');

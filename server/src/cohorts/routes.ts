@@ -49,7 +49,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     params,
     body: editCohort,
     handle: ({ params: p, body, person }) =>
-      app.db.transaction(async (trx) => {
+      once(app.db, body.id, `cohort ${p.id}`, body, async (trx) => {
         await lockCohort(trx, p.id);
         const was = await readCohort(trx, p.id);
         await readPlace(trx, body.placeId);

@@ -1,7 +1,7 @@
 import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
-import { lockCohorts } from '../cohorts/lock.ts';
-import type { Db, Sql, Trx } from '../db/index.ts';
-import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
+import { lockFree } from '../cohorts/lock.ts';
+import { codeOf, isAway, type Sql, type Trx } from '../db/index.ts';
+import { noteDue } from './due-store.ts';
 import { readFacts, type CohortFacts } from './facts.ts';
 import { completeFacts, readPlanning, type Planning } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
@@ -15,7 +15,48 @@ export async function readyFacts(sql: Sql, ids: string[], planning: Planning): P
 export const compileFor = (f: CohortFacts, p: Planning): Course =>
   compileCourse(f, p.books.get(f.placeId)!, p.today);
 
-/** Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. */
+/** Compiles one course; what keeps it from being planned is its own fault, and nobody else's. */
+function compiled(f: CohortFacts, planning: Planning): { course: Course } | { fault: string } {
+  try {
+    return { course: compileFor(f, planning) };
+  } catch (error) {
+    return { fault: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+/** The facts of these courses; one whose facts cannot be read is at fault itself, and leaves the others. */
+async function soundFacts(
+  trx: Trx,
+  ids: string[],
+  planning: Planning,
+  faults: Map<string, string>,
+): Promise<CohortFacts[]> {
+  try {
+    return await readyFacts(trx, ids, planning);
+  } catch (error) {
+    // what the database refuses ends the transaction, and is nobody's own
+    if (codeOf(error) !== null || isAway(error)) throw error;
+    if (ids.length === 1) {
+      faults.set(ids[0], error instanceof Error ? error.message : String(error));
+      return [];
+    }
+    const each: CohortFacts[] = [];
+    for (const id of ids) each.push(...(await soundFacts(trx, [id], planning, faults)));
+    return each;
+  }
+}
+
+/** Keeps or clears why courses cannot be planned; the plan they had before stays. */
+async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>): Promise<void> {
+  for (const [id, fault] of faults) await trx('cohort').where({ id }).update({ plan_fault: fault });
+  const sound = ids.filter((id) => !faults.has(id));
+  await trx('cohort').whereIn('id', sound).whereNotNull('plan_fault').update({ plan_fault: null });
+}
+
+/**
+ * Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. The caller has taken
+ * the cohorts for its transaction.
+ */
 export async function replan(
   trx: Trx,
   ids: string[],
@@ -24,15 +65,18 @@ export async function replan(
 ): Promise<Map<string, Moved[]>> {
   const planning = shared ?? (await readPlanning(trx));
   const before = await readPlans(trx, ids);
-  const plans = (await readyFacts(trx, ids, planning)).map((f) => ({
-    cohortId: f.id,
-    kept: before.get(f.id) ?? [],
-    course: compileFor(f, planning),
-  }));
+  const plans: Plan[] = [];
+  const faults = new Map<string, string>();
+  for (const f of await soundFacts(trx, ids, planning, faults)) {
+    const made = compiled(f, planning);
+    if ('fault' in made) faults.set(f.id, made.fault);
+    else plans.push({ cohortId: f.id, kept: before.get(f.id) ?? [], course: made.course });
+  }
   const moved = new Map(
     plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
   );
   await writePlans(trx, plans, planning.today);
+  await writeFaults(trx, ids, faults);
   await writeChanges(trx, planning.today, cause, moved);
   if (shared === undefined) await replanCrowded(trx, plans, planning);
   return moved;
@@ -49,42 +93,14 @@ async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promi
   }
   const own = new Set(plans.map((p) => p.cohortId));
   const others = (await wantersOf(trx, [...kinds], planning.today)).filter((id) => !own.has(id));
-  if (others.length > 0) await replan(trx, others, 'containers are spoken for', await readPlanning(trx));
-}
-
-const CHUNK = 100;
-
-/** Plans these cohorts again, a few at a time, each few in a transaction of their own. */
-export async function replanSome(db: Db, ids: string[], cause: string): Promise<Map<string, Moved[]>> {
-  const moved = new Map<string, Moved[]>();
-  if (ids.length === 0) return moved;
-  const planning = await readPlanning(db);
-  for (let i = 0; i < ids.length; i += CHUNK) {
-    const some = ids.slice(i, i + CHUNK);
-    const part = await db.transaction(async (trx) => {
-      await lockCohorts(trx, some);
-      return replan(trx, some, cause, planning);
-    });
-    for (const [id, m] of part) moved.set(id, m);
-  }
-  return moved;
-}
-
-const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
-
-/** After a place was changed, or something was seen there: only what stands there. */
-export const replanPlace = async (db: Db, placeId: string, cause: string) =>
-  replanSome(db, await living(db).where('place_id', placeId).pluck('id'), cause);
-
-/** After a new day, new weather or a changed site: everything. */
-export async function replanAll(db: Db, cause: string): Promise<void> {
-  const today = todayAt(await readNursery(db));
-  await replanSome(db, await living(db).pluck('id'), cause);
-  await setPlannedOn(db, today);
-}
-
-/** Re-plans when the day has changed since the last time. */
-export async function replanOnNewDay(db: Db): Promise<void> {
-  const nursery = await readNursery(db);
-  if (nursery.plannedOn !== todayAt(nursery)) await replanAll(db, 'a new day');
+  if (others.length === 0) return;
+  const cause = 'containers are spoken for';
+  // those that somebody else is writing to are planned when they are free again
+  const free = await lockFree(trx, others);
+  if (free.length > 0) await replan(trx, free, cause, await readPlanning(trx));
+  await noteDue(
+    trx,
+    others.filter((id) => !free.includes(id)),
+    cause,
+  );
 }

@@ -4,7 +4,7 @@ import type { NewVisit } from '@gonimos/contract/visits';
 import { addDays, toIso } from '@gonimos/core/calendar';
 import { taxon } from '@gonimos/core/taxa';
 import { Leveller } from '@gonimos/core/year';
-import { replanAll, replanSome } from '../course/replan.ts';
+import { planAgain, planAllAgain } from '../course/due.ts';
 import type { Db, Sql } from '../db/index.ts';
 import { insertObservation } from '../observations/store.ts';
 import { seasonBooks } from '../season/books.ts';
@@ -79,7 +79,7 @@ export async function lastWeeks(db: Db, opening: string): Promise<void> {
     m.kind === 'days' ? toIso(m.p50) : null,
     bruno.id,
   );
-  await replanAll(db, 'white root tips seen');
+  await db.transaction((trx) => planAllAgain(trx, 'white root tips seen'));
 
   const visits: [code: string, visit: Partial<NewVisit>][] = [
     [
@@ -139,6 +139,6 @@ async function levelled(db: Db): Promise<void> {
       return { cohort_id: l.cohortId, key: l.key, week: weeks[w], later, locked: false };
     }),
   );
-  const ids = [...new Set(lines.map((l) => l.cohortId))].sort();
-  await replanSome(db, ids, 'the year was levelled');
+  const ids = [...new Set(lines.map((l) => l.cohortId))];
+  await db.transaction((trx) => planAgain(trx, ids, 'the year was levelled'));
 }

@@ -3,7 +3,7 @@ import type { NewCohort } from '@gonimos/contract/cohorts';
 import { firstStep, programme } from '@gonimos/core/programmes';
 import type { Site } from '@gonimos/core/season';
 import { enterCohort } from '../cohorts/service.ts';
-import { replanAll } from '../course/replan.ts';
+import { planAllAgain } from '../course/due.ts';
 import type { Db } from '../db/index.ts';
 import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
 import { insertPerson } from '../people/store.ts';
@@ -100,7 +100,7 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
       people.map((p) => ({ ...p, version: 1 })),
     );
   });
-  await replanAll(db, 'the demo opened');
+  await db.transaction((trx) => planAllAgain(trx, 'the demo opened'));
   await db('plan_change').where({ cause: 'the demo opened' }).delete();
   await lastWeeks(db, OPENING_DAY);
 }

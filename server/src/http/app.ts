@@ -47,8 +47,12 @@ export interface AppOptions {
   db: Db;
   /** signs the session cookie; at least 32 letters */
   secret: string;
+  /** started as the demo: anyone on this machine may enter a database that is marked as the demo's */
+  demo?: boolean;
   /** the address is served over HTTPS: cookies only go there */
   secure?: boolean;
+  /** addresses of proxies that are believed when they say who asks and how */
+  trustProxy?: string[];
   /** folder of the built interface */
   web?: string;
   log?: boolean;
@@ -138,8 +142,10 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
     logger: o.log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
+    trustProxy: o.trustProxy?.length ? o.trustProxy : false,
   });
   app.decorate('db', o.db);
+  app.decorate('demo', o.demo ?? false);
   answerProblems(app);
   app.setValidatorCompiler<AnySchema>(({ schema, httpPart }) => (data) => ({
     value: httpPart === 'body' ? readBody(schema, data) : readAddress(schema, data),

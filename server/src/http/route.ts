@@ -5,11 +5,22 @@ import { ROLES, type Person, type Role } from '@gonimos/contract/people';
 import type { Db } from '../db/index.ts';
 import { Refusal } from './problem.ts';
 
+/** What a route declares of itself. */
+export interface Declared {
+  method: string;
+  url: string;
+  role: Role | 'anyone';
+  body?: AnyObjectSchema;
+  query?: AnyObjectSchema;
+}
+
 declare module 'fastify' {
   interface FastifyInstance {
     db: Db;
+    /** whether this process was started as the demo */
+    demo: boolean;
     /** what each route declares, for the test that walks them */
-    declared: { method: string; url: string; role: Role | 'anyone' }[];
+    declared: Declared[];
   }
   interface FastifyContextConfig {
     /** least role that may call the route; every route under /api must say */
@@ -86,7 +97,13 @@ export function guardRoles(app: FastifyInstance): void {
   app.addHook('onRoute', (r) => {
     if (r.url.startsWith('/api') && !r.config?.role) throw new Error(`route ${r.url} declares no role`);
     if (r.config?.role && r.method !== 'HEAD')
-      app.declared.push({ method: String(r.method), url: r.url, role: r.config.role });
+      app.declared.push({
+        method: String(r.method),
+        url: r.url,
+        role: r.config.role,
+        body: r.schema?.body as AnyObjectSchema | undefined,
+        query: r.schema?.querystring as AnyObjectSchema | undefined,
+      });
   });
   app.addHook('preValidation', (request, _reply, done) => {
     const least = request.routeOptions.config.role;

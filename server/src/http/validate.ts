@@ -17,10 +17,25 @@ function* turned(sent: unknown, read: unknown, path: string): Generator<Validati
   }
 }
 
+/** Deeper than any request of ours. */
+const DEEPEST = 12;
+
+/** Refuses what would upset whoever reads it: names every object has of itself, and depths without end. */
+function refuseOdd(data: unknown, path: string, depth = 0): void {
+  if (typeof data !== 'object' || data === null) return;
+  if (depth > DEEPEST) throw new ValidationError('is too deep', undefined, path.slice(0, 80));
+  for (const [key, value] of Object.entries(data)) {
+    const at = Array.isArray(data) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+    if (key in Object.prototype) throw new ValidationError('is no field of this request', undefined, at);
+    refuseOdd(value, at, depth + 1);
+  }
+}
+
 /** Checks a request's body against its schema: defaults are filled in, nothing is turned into something else. */
 export function readBody(schema: AnySchema, data: unknown): unknown {
   if (typeof data !== 'object' || data === null || Array.isArray(data))
     throw new ValidationError('is not a JSON object', data, 'body');
+  refuseOdd(data, '');
   const value: unknown = schema.validateSync(data, { abortEarly: false });
   const wrong = [...turned(data, value, '')];
   if (wrong.length > 0) throw new ValidationError(wrong);
@@ -28,5 +43,7 @@ export function readBody(schema: AnySchema, data: unknown): unknown {
 }
 
 /** Checks what stands in an address; it is all text there, so numbers are read from it. */
-export const readAddress = (schema: AnySchema, data: unknown): unknown =>
-  schema.validateSync(data, { abortEarly: false });
+export function readAddress(schema: AnySchema, data: unknown): unknown {
+  refuseOdd(data, '');
+  return schema.validateSync(data, { abortEarly: false });
+}

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import { askMove, batchPutOff, moveStep } from '@gonimos/contract/moves';
 import { lockCohorts } from '../cohorts/lock.ts';
-import { replanSome } from '../course/replan.ts';
+import { planAgain } from '../course/due.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -42,8 +42,8 @@ export function moveRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Puts the same work off for many cohorts, for one reason',
     body: batchPutOff,
-    handle: async ({ body, person }) => {
-      const lines = await once(app.db, body.id, 'batch put-off', body, async (trx) => {
+    handle: ({ body, person }) =>
+      once(app.db, body.id, 'batch put-off', body, async (trx) => {
         const today = todayAt(await readNursery(trx));
         const found = await batchLines(trx, body);
         await lockCohorts(
@@ -57,11 +57,9 @@ export function moveRoutes(app: FastifyInstance): void {
               ...{ on_date: today, until: l.until, reason: body.reason, person_id: person.id },
             })),
           );
+        const ids = [...new Set(found.map((l) => l.cohortId))];
+        await planAgain(trx, ids, `put off for many: ${body.reason}`);
         return found;
-      });
-      const ids = [...new Set(lines.map((l) => l.cohortId))].sort();
-      await replanSome(app.db, ids, `put off for many: ${body.reason}`);
-      return lines;
-    },
+      }),
   });
 }

@@ -3,7 +3,7 @@ import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { editNursery, editPlace, newPlace, stepCalendar, type Nursery } from '@gonimos/contract/nursery';
 import { addDays } from '@gonimos/core/calendar';
-import { replanAll, replanPlace } from '../course/replan.ts';
+import { planAllAgain, planPlaceAgain } from '../course/due.ts';
 import { extendWeather } from '../demo/weather.ts';
 import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
@@ -33,11 +33,12 @@ export function nurseryRoutes(app: FastifyInstance): void {
     role: 'owner',
     summary: 'Changes the nursery and its site; every course is planned again',
     body: editNursery,
-    handle: async ({ body }) => {
-      await store.updateNursery(app.db, body);
-      await replanAll(app.db, 'the site was changed');
-      return shown(await store.readNursery(app.db));
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'nursery', body, async (trx) => {
+        await store.updateNursery(trx, body);
+        await planAllAgain(trx, 'the site was changed');
+        return shown(await store.readNursery(trx));
+      }),
   });
 
   route(app, {
@@ -68,12 +69,13 @@ export function nurseryRoutes(app: FastifyInstance): void {
     summary: 'Changes a place; the courses there are planned again',
     params,
     body: editPlace,
-    handle: async ({ params: p, body }) => {
-      await store.readPlace(app.db, p.id);
-      await store.updatePlace(app.db, p.id, body);
-      await replanPlace(app.db, p.id, `the place ${body.name} was changed`);
-      return store.readPlace(app.db, p.id);
-    },
+    handle: ({ params: p, body }) =>
+      once(app.db, body.id, `place ${p.id}`, body, async (trx) => {
+        await store.readPlace(trx, p.id);
+        await store.updatePlace(trx, p.id, body);
+        await planPlaceAgain(trx, p.id, `the place ${body.name} was changed`);
+        return store.readPlace(trx, p.id);
+      }),
   });
 
   route(app, {
@@ -82,15 +84,16 @@ export function nurseryRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Moves the demo calendar on by a day, a week or a season',
     body: stepCalendar,
-    handle: async ({ body }) => {
-      const nursery = await store.readNursery(app.db);
-      if (nursery.demoToday === null)
-        throw new Refusal(409, 'Not the demo', 'Only the demo nursery has a calendar of its own.');
-      const today = addDays(nursery.demoToday, body.days);
-      await extendWeather(app.db, nursery, today);
-      await store.setDemoToday(app.db, today);
-      await replanAll(app.db, `the calendar went on to ${today}`);
-      return shown(await store.readNursery(app.db));
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'demo calendar', body, async (trx) => {
+        const nursery = await store.readNursery(trx);
+        if (!app.demo || nursery.demoToday === null)
+          throw new Refusal(409, 'Not the demo', 'Only the demo nursery has a calendar of its own.');
+        const today = addDays(nursery.demoToday, body.days);
+        await extendWeather(trx, nursery, today);
+        await store.setDemoToday(trx, today);
+        await planAllAgain(trx, `the calendar went on to ${today}`);
+        return shown(await store.readNursery(trx));
+      }),
   });
 }

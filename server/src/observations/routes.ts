@@ -6,8 +6,8 @@ import { toDay, toIso } from '@gonimos/core/calendar';
 import type { Moved } from '@gonimos/core/course';
 import { mainMarker, OBSERVATIONS } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
-import { replanSome } from '../course/replan.ts';
-import type { Db } from '../db/index.ts';
+import { planAgain } from '../course/due.ts';
+import type { Sql } from '../db/index.ts';
 import { once } from '../http/once.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
@@ -19,7 +19,7 @@ import { findObservation, insertObservation, readObservations, withdraw } from '
 const MOST_TOLD = 8;
 
 /** Cohorts a sight bears on: those at the place, and those of the kind anywhere, for the years to come. */
-async function touched(db: Db, placeId: string, taxonId: string | null): Promise<string[]> {
+async function touched(db: Sql, placeId: string, taxonId: string | null): Promise<string[]> {
   return db('cohort')
     .where('growing', true)
     .where((q) => {
@@ -31,7 +31,7 @@ async function touched(db: Db, placeId: string, taxonId: string | null): Promise
 }
 
 async function told(
-  db: Db,
+  db: Sql,
   moved: Map<string, Moved[]>,
 ): Promise<Pick<ObservationOutcome, 'cohorts' | 'moved'>> {
   const some = [...moved].filter(([, m]) => m.length > 0);
@@ -67,9 +67,9 @@ export function observationRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Something seen today: fixes this year’s marker at the place and plans again what hangs on it',
     body: newObservation,
-    handle: async ({ body, person }): Promise<ObservationOutcome> => {
-      await notInFuture(app.db, 'on', body.on);
-      await once(app.db, body.id, 'observation', body, async (trx) => {
+    handle: ({ body, person }): Promise<ObservationOutcome> =>
+      once(app.db, body.id, 'observation', body, async (trx) => {
+        await notInFuture(trx, 'on', body.on);
         await readPlace(trx, body.placeId);
         const book = (await seasonBooks(trx)).get(body.placeId)!;
         const season = book.seasonOf(toDay(body.on));
@@ -80,16 +80,10 @@ export function observationRoutes(app: FastifyInstance): void {
         // what the model said before anyone looked is what it is held against
         const expected = m.kind === 'days' && !m.seen ? toIso(m.p50) : null;
         await insertObservation(trx, body, season, expected, person.id);
-        return { id: body.id };
-      });
-      const cause = `${OBSERVATIONS[body.kind].name} seen`;
-      const moved = await replanSome(
-        app.db,
-        await touched(app.db, body.placeId, body.taxonId ?? null),
-        cause,
-      );
-      return { observation: (await findObservation(app.db, body.id))!, ...(await told(app.db, moved)) };
-    },
+        const bearsOn = await touched(trx, body.placeId, body.taxonId ?? null);
+        const moved = await planAgain(trx, bearsOn, `${OBSERVATIONS[body.kind].name} seen`);
+        return { observation: (await findObservation(trx, body.id))!, ...(await told(trx, moved)) };
+      }),
   });
 
   route(app, {
@@ -99,19 +93,14 @@ export function observationRoutes(app: FastifyInstance): void {
     summary: 'Takes an observation back; the model speaks again',
     params: object({ id: id() }),
     body: withdrawObservation,
-    handle: async ({ params, body, person }) => {
-      const seen = await findObservation(app.db, params.id);
-      if (!seen) throw notFound('observation');
-      await once(app.db, body.id, `withdraw ${params.id}`, body, async (trx) => {
+    handle: ({ params, body, person }) =>
+      once(app.db, body.id, `withdraw ${params.id}`, body, async (trx) => {
+        const seen = await findObservation(trx, params.id);
+        if (!seen) throw notFound('observation');
         await withdraw(trx, body.id, seen, person.id);
-        return { id: body.id };
-      });
-      const moved = await replanSome(
-        app.db,
-        await touched(app.db, seen.placeId, seen.taxonId),
-        'an observation was taken back',
-      );
-      return { observation: seen, ...(await told(app.db, moved)) };
-    },
+        const bearsOn = await touched(trx, seen.placeId, seen.taxonId);
+        const moved = await planAgain(trx, bearsOn, 'an observation was taken back');
+        return { observation: seen, ...(await told(trx, moved)) };
+      }),
   });
 }

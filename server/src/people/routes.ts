@@ -25,7 +25,7 @@ export function peopleRoutes(app: FastifyInstance): void {
     return {
       person: request.session.person ?? null,
       csrf: reply.generateCsrf(),
-      demo: nursery !== undefined && nursery.demoToday !== null,
+      demo: app.demo && nursery !== undefined && nursery.demoToday !== null,
       empty: nursery === undefined,
     };
   };
@@ -71,7 +71,8 @@ export function peopleRoutes(app: FastifyInstance): void {
     limit: 120,
     handle: async ({ body, request, reply }) => {
       const nursery = await findNursery(app.db);
-      if (!nursery?.demoToday) throw new Refusal(403, 'Not the demo', 'Sign in with a password.');
+      if (!app.demo || !nursery?.demoToday)
+        throw new Refusal(403, 'Not the demo', 'Sign in with a password.');
       const person = await findByRole(app.db, body.role);
       if (!person) throw new Refusal(404, 'Not found', 'No one has this role here.');
       return enter(request, reply, person);
@@ -145,6 +146,8 @@ export function peopleRoutes(app: FastifyInstance): void {
     params: object({ id: id() }),
     body: editPerson,
     handle: ({ params, body }) =>
-      app.db.transaction((trx) => updateRole(trx, params.id, body.version, body.role)),
+      once(app.db, body.id, `person ${params.id}`, body, (trx) =>
+        updateRole(trx, params.id, body.version, body.role),
+      ),
   });
 }

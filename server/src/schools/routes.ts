@@ -2,7 +2,9 @@ import type { FastifyInstance } from 'fastify';
 import { nurserySchools, schoolsPreview, type CohortChange } from '@gonimos/contract/schools';
 import { changeOfCourse } from '@gonimos/core/course';
 import { readPlanning } from '../course/planning.ts';
-import { compileFor, readyFacts, replanAll } from '../course/replan.ts';
+import { planAllAgain } from '../course/due.ts';
+import { compileFor, readyFacts } from '../course/replan.ts';
+import { once } from '../http/once.ts';
 import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery } from '../nursery/store.ts';
@@ -45,14 +47,15 @@ export function schoolRoutes(app: FastifyInstance): void {
     role: 'owner',
     summary: 'Changes the schools of the nursery; every course is planned again',
     body: nurserySchools,
-    handle: async ({ body }) => {
-      const changed = await app
-        .db('nursery')
-        .where({ version: body.version })
-        .update({ schools: JSON.stringify(body.schools), version: body.version + 1 });
-      if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(app.db));
-      await replanAll(app.db, 'the schools of the nursery were changed');
-      return readNursery(app.db).then(({ schools, version }) => ({ schools, version }));
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'schools', body, async (trx) => {
+        const changed = await trx('nursery')
+          .where({ version: body.version })
+          .update({ schools: JSON.stringify(body.schools), version: body.version + 1 });
+        if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(trx));
+        await planAllAgain(trx, 'the schools of the nursery were changed');
+        const { schools, version } = await readNursery(trx);
+        return { schools, version };
+      }),
   });
 }

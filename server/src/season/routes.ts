@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { number, object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { importWeather, type WeatherReport } from '@gonimos/contract/season';
-import { replanAll } from '../course/replan.ts';
+import { planAllAgain } from '../course/due.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -34,10 +34,11 @@ export function seasonRoutes(app: FastifyInstance): void {
         ...{ faults: faults.slice(0, 200), replaced: await differing(app.db, days) },
       };
       if (!body.confirm || days.length === 0) return { ...report, written: 0 };
-      const written = await once(app.db, body.id, 'weather', { csv: body.csv }, (trx) =>
-        replaceWeather(trx, days),
-      );
-      await replanAll(app.db, 'the weather record was brought up to date');
+      const written = await once(app.db, body.id, 'weather', { csv: body.csv }, async (trx) => {
+        const replaced = await replaceWeather(trx, days);
+        await planAllAgain(trx, 'the weather record was brought up to date');
+        return replaced;
+      });
       return { ...report, written };
     },
   });

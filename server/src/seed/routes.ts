@@ -105,7 +105,7 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: ending,
     handle: ({ params: p, body, person }) =>
-      app.db.transaction(async (trx) => {
+      once(app.db, body.id, `protection end ${p.id}`, body, async (trx) => {
         await notInFuture(trx, 'ended', body.ended);
         const row = await trx('protection').where({ id: p.id }).first('from_date', 'cohort_id');
         if (!row) throw notFound('protection');

@@ -55,9 +55,10 @@ export function startRoutes(app: FastifyInstance): void {
     summary: 'Closes a goal: nothing is offered for it any more',
     params,
     body: closing,
-    handle: async ({ params: p, body }) => {
-      await closeGoal(app.db, p.id, body.version, todayAt(await readNursery(app.db)));
-      return { id: p.id };
-    },
+    handle: ({ params: p, body }) =>
+      once(app.db, body.id, `close goal ${p.id}`, body, async (trx) => {
+        await closeGoal(trx, p.id, body.version, todayAt(await readNursery(trx)));
+        return { id: p.id };
+      }),
   });
 }

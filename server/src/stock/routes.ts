@@ -1,7 +1,8 @@
 import type { FastifyInstance } from 'fastify';
 import { countStock } from '@gonimos/contract/stock';
 import { container } from '@gonimos/core/containers';
-import { replanSome } from '../course/replan.ts';
+import { planAgain } from '../course/due.ts';
+import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readStock, wantersOf, writeCount } from './store.ts';
@@ -21,12 +22,13 @@ export function stockRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Counts one kind of container; steps that want it are planned again',
     body: countStock,
-    handle: async ({ body }) => {
-      const today = todayAt(await readNursery(app.db));
-      await writeCount(app.db, body, today);
-      const cause = `${container(body.container).name}: counted on the shelf`;
-      await replanSome(app.db, await wantersOf(app.db, [body.container], today), cause);
-      return readStock(app.db, today);
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'stock', body, async (trx) => {
+        const today = todayAt(await readNursery(trx));
+        await writeCount(trx, body, today);
+        const cause = `${container(body.container).name}: counted on the shelf`;
+        await planAgain(trx, await wantersOf(trx, [body.container], today), cause);
+        return readStock(trx, today);
+      }),
   });
 }

@@ -1,9 +1,10 @@
 import type { FastifyInstance } from 'fastify';
 import { number, object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { absence, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
+import { absence, clearWeeks, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
 import { Leveller, shortfalls } from '@gonimos/core/year';
-import { replanSome } from '../course/replan.ts';
+import { planAgain } from '../course/due.ts';
+import { lockCohort } from '../cohorts/lock.ts';
 import { once } from '../http/once.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
@@ -46,8 +47,8 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Keeps the weeks of a levelled year; locked steps stay, courses are planned again',
     body: keepWeeks,
-    handle: async ({ body }) => {
-      const kept = await once(app.db, body.id, 'year weeks', body, async (trx) => {
+    handle: ({ body }) =>
+      once(app.db, body.id, 'year weeks', body, async (trx) => {
         const first = mondayOf(todayAt(await readNursery(trx)));
         const early = body.weeks.findIndex((w) => w.week < first);
         if (early >= 0) throw wrongField(`weeks[${early}].week`, 'has passed');
@@ -69,15 +70,10 @@ export function yearRoutes(app: FastifyInstance): void {
           .filter((w) => open.has(`${w.cohortId} ${w.key}`) && !locked.has(`${w.cohortId} ${w.key}`))
           .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
         await writeWeeks(trx, rows);
+        const touched = [...new Set(rows.map((r) => r.cohort_id))];
+        await planAgain(trx, touched, 'the year was levelled');
         return { kept: rows.length };
-      });
-      await replanSome(
-        app.db,
-        [...new Set(body.weeks.map((w) => w.cohortId))].sort(),
-        'the year was levelled',
-      );
-      return kept;
-    },
+      }),
   });
 
   route(app, {
@@ -85,18 +81,17 @@ export function yearRoutes(app: FastifyInstance): void {
     url: '/year/clear',
     role: 'grower',
     summary: 'Lets go of the weeks kept, but for locked steps',
-    body: object({}).noUnknown(),
-    handle: async () => {
-      const ids: string[] = await app
-        .db('year_week')
-        .where('locked', false)
-        .distinct()
-        .orderBy('cohort_id')
-        .pluck('cohort_id');
-      await app.db('year_week').where('locked', false).delete();
-      await replanSome(app.db, ids, 'the levelled weeks were let go');
-      return { cleared: ids.length };
-    },
+    body: clearWeeks,
+    handle: ({ body }) =>
+      once(app.db, body.id, 'clear weeks', body, async (trx) => {
+        const gone: { cohort_id: string }[] = await trx('year_week')
+          .where('locked', false)
+          .delete()
+          .returning('cohort_id');
+        const ids = [...new Set(gone.map((w) => w.cohort_id))];
+        await planAgain(trx, ids, 'the levelled weeks were let go');
+        return { cleared: ids.length };
+      }),
   });
 
   route(app, {
@@ -105,21 +100,17 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Locks a step into a week, or lets it go',
     body: lockStep,
-    handle: async ({ body }) => {
-      const step = await openStep(app.db, body.cohortId, body.key);
-      if (body.week === null)
-        await app.db('year_week').where({ cohort_id: body.cohortId, key: body.key }).delete();
-      else
-        await writeWeeks(app.db, [
-          { cohort_id: body.cohortId, key: body.key, week: body.week, later: 0, locked: true },
-        ]);
-      await replanSome(
-        app.db,
-        [body.cohortId],
-        `‘${step.title}’ was ${body.week ? 'locked into a week' : 'let go'}`,
-      );
-      return { ok: true };
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'year step', body, async (trx) => {
+        await lockCohort(trx, body.cohortId);
+        const step = await openStep(trx, body.cohortId, body.key);
+        const row = { cohort_id: body.cohortId, key: body.key };
+        if (body.week === null) await trx('year_week').where(row).delete();
+        else await writeWeeks(trx, [{ ...row, week: body.week, later: 0, locked: true }]);
+        const cause = `‘${step.title}’ was ${body.week ? 'locked into a week' : 'let go'}`;
+        await planAgain(trx, [body.cohortId], cause);
+        return { ok: true };
+      }),
   });
 
   route(app, {
@@ -128,16 +119,13 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Locks a week as it stands, or opens it again',
     body: lockWeek,
-    handle: async ({ body }) => {
-      if (body.locked) {
-        await app.db('locked_week').insert({ week: body.week }).onConflict('week').ignore();
-        await app.db('year_week').where({ week: body.week }).update({ locked: true });
-      } else {
-        await app.db('locked_week').where({ week: body.week }).delete();
-        await app.db('year_week').where({ week: body.week }).update({ locked: false });
-      }
-      return readLockedWeeks(app.db);
-    },
+    handle: ({ body }) =>
+      once(app.db, body.id, 'year week', body, async (trx) => {
+        if (body.locked) await trx('locked_week').insert({ week: body.week }).onConflict('week').ignore();
+        else await trx('locked_week').where({ week: body.week }).delete();
+        await trx('year_week').where({ week: body.week }).update({ locked: body.locked });
+        return readLockedWeeks(trx);
+      }),
   });
 
   route(app, {
@@ -147,14 +135,14 @@ export function yearRoutes(app: FastifyInstance): void {
     summary: 'Hours a week that a person gives, and whether they have practice',
     params: object({ id: id() }),
     body: personHours,
-    handle: async ({ params, body }) => {
-      const changed = await app
-        .db('person')
-        .where({ id: params.id })
-        .update({ hours: body.hours, skilled: body.skilled });
-      if (changed === 0) throw notFound('person');
-      return { ok: true };
-    },
+    handle: ({ params, body }) =>
+      once(app.db, body.id, `hours ${params.id}`, body, async (trx) => {
+        const changed = await trx('person')
+          .where({ id: params.id })
+          .update({ hours: body.hours, skilled: body.skilled });
+        if (changed === 0) throw notFound('person');
+        return { ok: true };
+      }),
   });
 
   route(app, {
@@ -164,18 +152,18 @@ export function yearRoutes(app: FastifyInstance): void {
     summary: 'Hours a person gives in one week instead of the usual; null: the usual again',
     params: object({ id: id() }),
     body: absence,
-    handle: async ({ params, body }) => {
-      const person = await app.db('person').where({ id: params.id }).first('id');
-      if (!person) throw notFound('person');
-      const row = { person_id: params.id, week: body.week };
-      if (body.hours === null) await app.db('absence').where(row).delete();
-      else
-        await app
-          .db('absence')
-          .insert({ ...row, hours: body.hours })
-          .onConflict(['person_id', 'week'])
-          .merge();
-      return { ok: true };
-    },
+    handle: ({ params, body }) =>
+      once(app.db, body.id, `absence ${params.id}`, body, async (trx) => {
+        const person = await trx('person').where({ id: params.id }).first('id');
+        if (!person) throw notFound('person');
+        const row = { person_id: params.id, week: body.week };
+        if (body.hours === null) await trx('absence').where(row).delete();
+        else
+          await trx('absence')
+            .insert({ ...row, hours: body.hours })
+            .onConflict(['person_id', 'week'])
+            .merge();
+        return { ok: true };
+      }),
   });
 }

@@ -87,7 +87,7 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       schools,
       goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
     };
-    const faults = faultsOf(editCohort, payload);
+    const faults = faultsOf(editCohort.omit(['id']), payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
     edit.mutate(payload, {

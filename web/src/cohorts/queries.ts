@@ -12,7 +12,7 @@ import type {
 } from '@gonimos/contract/cohorts';
 import type { Outcome } from '@gonimos/contract/records';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
 
 export const useRegister = () =>
   useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
@@ -38,5 +38,5 @@ export const usePromote = (id: string) =>
 export const useSettleKind = (id: string) =>
   useUpheaval((s: SettleKind) => call<Outcome>('POST', `/cohorts/${id}/kind`, s));
 
-export const useEditCohort = (id: string) =>
-  useUpheaval((edit: EditCohort) => call<Cohort>('PUT', `/cohorts/${id}`, edit));
+export const useEditCohort = (cohort: string) =>
+  useEdit((edit: Unsent<EditCohort>, id) => call<Cohort>('PUT', `/cohorts/${cohort}`, { ...edit, id }));

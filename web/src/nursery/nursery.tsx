@@ -164,7 +164,7 @@ function SiteForm({ nursery }: { nursery: Data }) {
       ...{ version: nursery.version, name, stationUrl: stationUrl.trim() || null },
       ...toSite(v),
     };
-    const faults = faultsOf(editNursery, payload);
+    const faults = faultsOf(editNursery.omit(['id']), payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
     edit.mutate(payload, { onError: (e) => showFaults(faultsIn(e), v, form.setError) });

@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import type { EditNursery, EditPlace, NewPlace, Nursery, Place } from '@gonimos/contract/nursery';
 import type { NewPerson, Person, Role } from '@gonimos/contract/people';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
 
 export const useNursery = () => useQuery({ queryKey: ['nursery'], queryFn: () => get<Nursery>('/nursery') });
 export const usePlaces = () => useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('/places') });
@@ -11,15 +11,18 @@ export const usePeople = (may: boolean) =>
   useQuery({ queryKey: ['people'], queryFn: () => get<Person[]>('/people'), enabled: may });
 
 export const useStepCalendar = () =>
-  useUpheaval((days: number) => call<Nursery>('POST', '/demo/calendar', { days }));
-export const useEditNursery = () => useUpheaval((n: EditNursery) => call<Nursery>('PUT', '/nursery', n));
+  useEdit((days: number, id) => call<Nursery>('POST', '/demo/calendar', { id, days }));
+export const useEditNursery = () =>
+  useEdit((n: Unsent<EditNursery>, id) => call<Nursery>('PUT', '/nursery', { ...n, id }));
 export const useNewPlace = () => useUpheaval((p: NewPlace) => call<Place>('POST', '/places', p));
 export const useEditPlace = () =>
-  useUpheaval(({ id, ...p }: EditPlace & { id: string }) => call<Place>('PUT', `/places/${id}`, p));
+  useEdit(({ id: place, ...p }: Unsent<EditPlace> & { id: string }, id) =>
+    call<Place>('PUT', `/places/${place}`, { ...p, id }),
+  );
 export const useNewPerson = () => useUpheaval((p: NewPerson) => call<Person>('POST', '/people', p));
 export const useEditPerson = () =>
-  useUpheaval(({ id, ...p }: { id: string; version: number; role: Role }) =>
-    call<Person>('PUT', `/people/${id}`, p),
+  useEdit(({ id: person, ...p }: { id: string; version: number; role: Role }, id) =>
+    call<Person>('PUT', `/people/${person}`, { ...p, id }),
   );
 
 /** The day it is at the nursery. */

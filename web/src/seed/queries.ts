@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NewProtection, NewSeedEvent, NewSeedLot, SeedLot, Sowing } from '@gonimos/contract/seed';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useEdit, useUpheaval } from '../common/upheaval';
 
 export const useLots = () =>
   useQuery({ queryKey: ['seed lots'], queryFn: () => get<SeedLot[]>('/seed-lots') });
@@ -17,6 +17,6 @@ export const useSeedEvent = (lotId: string) =>
 export const useProtect = (cohortId: string) =>
   useUpheaval((p: NewProtection) => call<{ id: string }>('POST', `/cohorts/${cohortId}/protections`, p));
 export const useUncover = () =>
-  useUpheaval(({ id, version, ended }: { id: string; version: number; ended: string }) =>
-    call<{ id: string }>('PUT', `/protections/${id}/end`, { version, ended }),
+  useEdit(({ id: cover, version, ended }: { id: string; version: number; ended: string }, id) =>
+    call<{ id: string }>('PUT', `/protections/${cover}/end`, { id, version, ended }),
   );

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AskStart, Goal, NewGoal, StartAnswer } from '@gonimos/contract/starts';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useEdit, useUpheaval } from '../common/upheaval';
 
 export const useGoals = () => useQuery({ queryKey: ['goals'], queryFn: () => get<Goal[]>('/goals') });
 /** How many to start; asked again as the want changes. */
@@ -15,6 +15,6 @@ export const useStartAnswer = (ask: AskStart | null) =>
   });
 export const useAddGoal = () => useUpheaval((g: NewGoal) => call<{ id: string }>('POST', '/goals', g));
 export const useCloseGoal = () =>
-  useUpheaval(({ id, version }: { id: string; version: number }) =>
-    call<{ id: string }>('PUT', `/goals/${id}/close`, { version }),
+  useEdit(({ id: goal, version }: { id: string; version: number }, id) =>
+    call<{ id: string }>('PUT', `/goals/${goal}/close`, { id, version }),
   );

@@ -1,21 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import type { KeepWeeks, LockStep, Year } from '@gonimos/contract/year';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
 
 export const useYear = (weeks: 26 | 52) =>
   useQuery({ queryKey: ['year', weeks], queryFn: () => get<Year>(`/year?weeks=${weeks}`) });
 export const useKeepWeeks = () =>
   useUpheaval((k: KeepWeeks) => call<{ kept: number }>('POST', '/year/weeks', k));
-export const useClearWeeks = () => useUpheaval(() => call<{ cleared: number }>('POST', '/year/clear', {}));
-export const useLockStep = () => useUpheaval((l: LockStep) => call<unknown>('PUT', '/year/step', l));
+export const useClearWeeks = () =>
+  useEdit((_: void, id) => call<{ cleared: number }>('POST', '/year/clear', { id }));
+export const useLockStep = () =>
+  useEdit((l: Unsent<LockStep>, id) => call<unknown>('PUT', '/year/step', { ...l, id }));
 export const useLockWeek = () =>
-  useUpheaval((l: { week: string; locked: boolean }) => call<string[]>('PUT', '/year/week', l));
+  useEdit((l: { week: string; locked: boolean }, id) => call<string[]>('PUT', '/year/week', { ...l, id }));
 export const useHours = () =>
-  useUpheaval(({ id, ...h }: { id: string; hours: number; skilled: boolean }) =>
-    call<unknown>('PUT', `/people/${id}/hours`, h),
+  useEdit(({ id: person, ...h }: { id: string; hours: number; skilled: boolean }, id) =>
+    call<unknown>('PUT', `/people/${person}/hours`, { ...h, id }),
   );
 export const useAbsence = () =>
-  useUpheaval(({ id, ...a }: { id: string; week: string; hours: number | null }) =>
-    call<unknown>('PUT', `/people/${id}/absence`, a),
+  useEdit(({ id: person, ...a }: { id: string; week: string; hours: number | null }, id) =>
+    call<unknown>('PUT', `/people/${person}/absence`, { ...a, id }),
   );

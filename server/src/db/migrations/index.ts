@@ -4,6 +4,7 @@ import * as schedule from './003-schedule.ts';
 import * as propagation from './004-propagation.ts';
 import * as anyClimate from './005-any-climate.ts';
 import * as oneSchema from './006-one-schema.ts';
+import * as planDue from './007-plan-due.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -13,4 +14,5 @@ export const MIGRATIONS = [
   { name: '004-propagation', ...propagation },
   { name: '005-any-climate', ...anyClimate },
   { name: '006-one-schema', ...oneSchema },
+  { name: '007-plan-due', ...planDue },
 ];

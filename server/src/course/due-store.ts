@@ -1,0 +1,32 @@
+import type { Planning } from '@gonimos/contract/planning';
+import type { Sql, Trx } from '../db/index.ts';
+
+/** Notes that courses have to be planned again; what is noted is worked off even after a crash. */
+export async function noteDue(trx: Trx, ids: readonly string[], cause: string): Promise<void> {
+  if (ids.length === 0) return;
+  await trx.raw(
+    `INSERT INTO plan_due (cohort_id, cause) SELECT unnest(?::uuid[]), ?
+     ON CONFLICT (cohort_id) DO UPDATE SET cause = excluded.cause, since = now()`,
+    [[...ids], cause],
+  );
+  await trx('nursery').update({
+    planning_of: trx('plan_due').count('*'),
+    planning_paused: false,
+  });
+}
+
+/** How far the planning of many courses has come, and which courses cannot be planned. */
+export async function planningState(sql: Sql): Promise<Planning> {
+  const nursery = await sql('nursery').first('planning_of', 'planning_paused');
+  const due = await sql('plan_due').count('* as n').max('cause as cause').first();
+  return {
+    ...{ left: Number(due?.n ?? 0), of: nursery?.planning_of ?? 0, cause: due?.cause ?? null },
+    paused: nursery?.planning_paused ?? false,
+    faults: await sql('cohort')
+      .whereNotNull('plan_fault')
+      .orderBy('code')
+      .select({
+        ...{ id: 'id', code: 'code', fault: 'plan_fault' },
+      }),
+  };
+}
