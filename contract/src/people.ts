@@ -1,5 +1,5 @@
-import { string, type InferType } from 'yup';
-import { body, id, measure, name, text } from './fields.ts';
+import { boolean, string, type InferType } from 'yup';
+import { body, id, name, text, version } from './fields.ts';
 import { siteFields } from './nursery.ts';
 
 export const ROLES = ['helper', 'grower', 'owner'] as const;
@@ -16,18 +16,52 @@ export const firstOwner = body({
   ...siteFields(),
 });
 export const newPerson = body({ id: id(), name: name(80), role: role(), password: password() });
-export const editPerson = body({ id: id(), version: measure(1, 1e9, '').required(), role: role() });
+export const editPerson = body({ id: id(), version: version(), role: role() });
+export const disablePerson = body({
+  id: id(),
+  version: version(),
+  disabled: boolean().required('is missing'),
+});
+/** An owner gives somebody a new password. */
+export const resetPassword = body({ id: id(), version: version(), password: password() });
+/** One's own, with the one it replaces. */
+export const changePassword = body({
+  id: id(),
+  current: text(200).required('is missing'),
+  password: password(),
+});
+export const endSession = body({ id: id() });
 
 export type SignIn = InferType<typeof signIn>;
 export type FirstOwner = InferType<typeof firstOwner>;
 export type NewPerson = InferType<typeof newPerson>;
 export type EditPerson = InferType<typeof editPerson>;
+export type DisablePerson = InferType<typeof disablePerson>;
+export type ResetPassword = InferType<typeof resetPassword>;
+export type ChangePassword = InferType<typeof changePassword>;
 
 export interface Person {
   id: string;
   name: string;
   role: Role;
   version: number;
+}
+
+/** Someone as the owner sees them: with whether they may still enter. */
+export interface PersonRow extends Person {
+  disabled: boolean;
+}
+
+/** A place somebody is signed in. */
+export interface SessionRow {
+  /** the hash of its id */
+  hash: string;
+  name: string;
+  agent: string;
+  since: string;
+  seen: string;
+  /** the one that asks */
+  own: boolean;
 }
 
 /** What the interface knows of the visitor before and after signing in. */

@@ -10,7 +10,8 @@ const WRITES = 500;
 
 async function enter(base: string) {
   const first = await fetch(`${base}/api/session`);
-  const cookieOf = (r: Response) => r.headers.get('set-cookie')!.split(';')[0];
+  const cookieOf = (...all: Response[]) =>
+    all.flatMap((r) => r.headers.getSetCookie().map((c) => c.split(';')[0])).join('; ');
   const { csrf } = (await first.json()) as { csrf: string };
   const headers = { 'content-type': 'application/json', 'x-csrf-token': csrf, cookie: cookieOf(first) };
   const signed = await fetch(`${base}/api/session/demo`, {
@@ -20,7 +21,7 @@ async function enter(base: string) {
   });
   return {
     ...headers,
-    cookie: cookieOf(signed),
+    cookie: cookieOf(first, signed),
     'x-csrf-token': ((await signed.json()) as { csrf: string }).csrf,
   };
 }

@@ -57,26 +57,32 @@ export async function demoDatabase() {
   return freshDatabase(await demoTemplate);
 }
 
+let visitors = 0;
 /** Someone at the interface: keeps the cookie and sends the token. */
 export class Visitor {
-  cookie = '';
+  readonly cookies = new Map<string, string>();
+  /** each visitor comes from an address of its own */
+  private readonly address = `10.${++visitors >> 8}.0.${visitors & 255}`;
   csrf = '';
   constructor(readonly app: FastifyInstance) {}
 
   async send(method: InjectOptions['method'], url: string, body?: unknown): Promise<LightMyRequestResponse> {
     const response = await this.app.inject({
       method: method ?? 'GET',
+      remoteAddress: this.address,
       url: url.startsWith('/') ? url : `/${url}`,
       headers: {
-        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(this.cookies.size > 0 ? { cookie: this.cookie } : {}),
         ...(this.csrf ? { 'x-csrf-token': this.csrf } : {}),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       },
       ...(body === undefined ? {} : { payload: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
-    const set = response.cookies.find((c) => c.name === 'gonimos');
-    if (set) this.cookie = `gonimos=${set.value}`;
+    for (const { name, value } of response.cookies) this.cookies.set(name, encodeURIComponent(value));
     return response;
+  }
+  get cookie(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
   }
   get = async <T>(url: string): Promise<T> => (await this.send('GET', `/api${url}`)).json<T>();
   post = (url: string, body: unknown) => this.send('POST', `/api${url}`, body);

@@ -10,19 +10,27 @@ export const freePort = () =>
   });
 
 /** The real server in a process of its own, on a database and a port; resolves once it listens. */
-export async function serve(url: string, port: number, demo = true): Promise<ChildProcess> {
+export async function serve(
+  url: string,
+  port: number,
+  demo = true,
+  more: Record<string, string> = {},
+): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
     env: {
       ...process.env,
       GONIMOS_DATABASE_URL: url,
       GONIMOS_PORT: String(port),
       GONIMOS_DEMO: demo ? '1' : '0',
+      ...more,
     },
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
   await new Promise<void>((resolve, reject) => {
     child.stdout.on('data', (d: Buffer) => d.toString().includes('Gonimos is at') && resolve());
-    child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+    let said = '';
+    child.stderr.on('data', (d: Buffer) => (said += d.toString()));
+    child.once('exit', (code) => reject(new Error(`server ended with ${code}: ${said}`)));
   });
   return child;
 }

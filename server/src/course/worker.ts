@@ -1,6 +1,7 @@
 import type { FastifyBaseLogger } from 'fastify';
 import type { Db } from '../db/index.ts';
 import { findNursery } from '../nursery/store.ts';
+import { sweep } from '../people/session-store.ts';
 import { noteNewDay, workOff } from './due.ts';
 
 const LOOK_MS = 1_000;
@@ -18,6 +19,7 @@ export function keepPlanned(db: Db, log: FastifyBaseLogger): () => Promise<void>
     if (!(await findNursery(db))) return;
     if (Date.now() - looked > NEW_DAY_MS) {
       await noteNewDay(db);
+      await sweep(db);
       looked = Date.now();
     }
     await workOff(db, () => ended);

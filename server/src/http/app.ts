@@ -34,7 +34,9 @@ import type { Db } from '../db/index.ts';
 import { fileRoutes } from '../files/routes.ts';
 import { ledgerRoutes } from '../ledger/routes.ts';
 import { nurseryRoutes } from '../nursery/routes.ts';
+import { auditRoutes } from '../audit/routes.ts';
 import { peopleRoutes } from '../people/routes.ts';
+import { sessionRoutes } from '../people/session-routes.ts';
 import { DatabaseSessions } from '../people/session-store.ts';
 import { recordRoutes } from '../records/routes.ts';
 import { roundRoutes } from '../round/routes.ts';
@@ -81,7 +83,7 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
     strictTransportSecurity: o.secure ?? false,
   });
   await app.register(rateLimit, { global: false });
-  await app.register(cookie);
+  await app.register(cookie, { secret: o.secret });
   await app.register(session, {
     secret: o.secret,
     cookieName: COOKIE,
@@ -103,8 +105,19 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
     if (set.some((c) => c.startsWith(`${COOKIE}=;`))) reply.removeHeader('set-cookie');
     done();
   });
+  // the token's secret is a cookie of its own, bound to who is signed in: who only looks leaves no row behind
   await app.register(csrf, {
-    sessionPlugin: '@fastify/session',
+    sessionPlugin: '@fastify/cookie',
+    cookieKey: `${COOKIE}-csrf`,
+    cookieOpts: {
+      path: '/api',
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: o.secure ?? false,
+      signed: true,
+    },
+    csrfOpts: { hmacKey: o.secret },
+    getUserInfo: (request) => request.session.person?.id ?? 'nobody',
     getToken: (request) => request.headers['x-csrf-token'] as string | undefined,
   });
   app.addHook('onRequest', (request, reply, done) => {
@@ -170,7 +183,16 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   guardRoles(app);
 
   for (const routes of [
-    ...[peopleRoutes, nurseryRoutes, seasonRoutes, cohortRoutes, courseRoutes, ledgerRoutes],
+    ...[
+      sessionRoutes,
+      peopleRoutes,
+      auditRoutes,
+      nurseryRoutes,
+      seasonRoutes,
+      cohortRoutes,
+      courseRoutes,
+      ledgerRoutes,
+    ],
     ...[recordRoutes, roundRoutes, fileRoutes, calcRoutes, visitRoutes, observationRoutes, moveRoutes],
     ...[schoolRoutes, libraryRoutes, yearRoutes, stationRoutes, stockRoutes, simulatedStation],
     ...[startRoutes, seedRoutes, trayRoutes, cuttingRoutes, layerRoutes, lineageRoutes, comparisonRoutes],

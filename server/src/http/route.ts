@@ -28,6 +28,8 @@ declare module 'fastify' {
   }
   interface Session {
     person?: Person;
+    /** what the browser says it is */
+    agent?: string;
   }
 }
 

@@ -3,6 +3,7 @@ import type { Outcome } from '@gonimos/contract/records';
 import { changeOfCourse } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
 import { faultsOf, retarget, type Programme } from '@gonimos/core/programmes';
+import { audit } from '../audit/store.ts';
 import type { StepMap } from '../course/facts.ts';
 import { readPlanning } from '../course/planning.ts';
 import { compileFor, readyFacts } from '../course/replan.ts';
@@ -28,7 +29,9 @@ export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string
         }),
       },
     );
-  return { id: s.programmeId, version: await insertProgramme(trx, s, p, personId) };
+  const version = await insertProgramme(trx, s, p, personId);
+  await audit(trx, personId, 'programme', `‘${p.name}’, version ${version}, was kept`);
+  return { id: s.programmeId, version };
 }
 
 async function plan(sql: Sql, r: RetargetCohort) {

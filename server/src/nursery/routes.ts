@@ -5,6 +5,7 @@ import { editNursery, editPlace, newPlace, stepCalendar, type Nursery } from '@g
 import { addDays } from '@gonimos/core/calendar';
 import { planAllAgain, planPlaceAgain } from '../course/due.ts';
 import { extendWeather } from '../demo/weather.ts';
+import { audit } from '../audit/store.ts';
 import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
 import { route } from '../http/route.ts';
@@ -33,9 +34,15 @@ export function nurseryRoutes(app: FastifyInstance): void {
     role: 'owner',
     summary: 'Changes the nursery and its site; every course is planned again',
     body: editNursery,
-    handle: ({ body }) =>
+    handle: ({ body, person }) =>
       once(app.db, body.id, 'nursery', body, async (trx) => {
         await store.updateNursery(trx, body);
+        await audit(
+          trx,
+          person.id,
+          'site',
+          `The nursery and its site were changed: ${body.name}, ${body.latitude}°, ${body.longitude}°`,
+        );
         await planAllAgain(trx, 'the site was changed');
         return shown(await store.readNursery(trx));
       }),

@@ -1,18 +1,27 @@
-import type { Person, Role } from '@gonimos/contract/people';
-import type { Sql } from '../db/index.ts';
+import type { Person, PersonRow, Role, SessionRow } from '@gonimos/contract/people';
+import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
-export const listPeople = (sql: Sql): Promise<Person[]> =>
-  sql('person').orderBy('name').select('id', 'name', 'role', 'version');
+const COLUMNS = ['id', 'name', 'role', 'version'] as const;
+
+export const listPeople = (sql: Sql): Promise<PersonRow[]> =>
+  sql('person')
+    .orderBy('name')
+    .select(...COLUMNS, sql.raw('disabled_at IS NOT NULL AS disabled'));
 
 export const findByName = (
   sql: Sql,
   name: string,
 ): Promise<(Person & { password_hash: string | null }) | undefined> =>
-  sql('person').where({ name }).first('id', 'name', 'role', 'version', 'password_hash');
+  sql('person')
+    .where({ name, disabled_at: null })
+    .first(...COLUMNS, 'password_hash');
 
 export const findByRole = (sql: Sql, role: Role): Promise<Person | undefined> =>
-  sql('person').where({ role }).orderBy('created_at').first('id', 'name', 'role', 'version');
+  sql('person')
+    .where({ role, disabled_at: null })
+    .orderBy('created_at')
+    .first(...COLUMNS);
 
 export const insertPerson = (
   sql: Sql,
@@ -20,16 +29,76 @@ export const insertPerson = (
 ): Promise<unknown> =>
   sql('person').insert({ id: p.id, name: p.name, role: p.role, password_hash: p.passwordHash });
 
-/** Changing a role ends the person's sessions: they sign in again with the new one. */
-export async function updateRole(sql: Sql, id: string, version: number, role: Role): Promise<Person> {
-  const now = await sql('person').where({ id }).first('id', 'name', 'role', 'version');
+export const endSessionsOf = (sql: Sql, personId: string, but: string | null = null): Promise<unknown> =>
+  sql('session')
+    .where({ person_id: personId })
+    .whereNot({ hash: but ?? '' })
+    .delete();
+
+/**
+ * Changes a person against the version the change was based on, and ends their sessions: they sign in again as
+ * they are now. Owners are taken first, so that two who take each other's role away at once cannot both.
+ */
+async function changePerson(
+  trx: Trx,
+  id: string,
+  version: number,
+  change: { role?: Role; disabled?: boolean; passwordHash?: string },
+): Promise<PersonRow> {
+  const owners: string[] = await trx('person')
+    .where({ role: 'owner', disabled_at: null })
+    .orderBy('id')
+    .forUpdate()
+    .pluck('id');
+  const now: PersonRow | undefined = await trx('person')
+    .where({ id })
+    .first(...COLUMNS, trx.raw('disabled_at IS NOT NULL AS disabled'));
   if (!now) throw notFound('person');
-  const owners = await sql('person').where({ role: 'owner' }).whereNot({ id }).first('id');
-  if (!owners && role !== 'owner') throw conflict('The nursery needs at least one owner.', now);
-  const changed = await sql('person')
+  const next = { role: change.role ?? now.role, disabled: change.disabled ?? now.disabled };
+  const stays = next.role === 'owner' && !next.disabled;
+  if (!stays && owners.every((o) => o === id)) throw conflict('The nursery needs at least one owner.', now);
+  const changed = await trx('person')
     .where({ id, version })
-    .update({ role, version: version + 1 });
+    .update({
+      role: next.role,
+      disabled_at: next.disabled ? trx.fn.now() : null,
+      version: version + 1,
+      ...(change.passwordHash ? { password_hash: change.passwordHash } : {}),
+    });
   if (changed === 0) throw conflict('The person was changed meanwhile.', now);
-  await sql('session').whereRaw("data -> 'person' ->> 'id' = ?", [id]).delete();
-  return { ...now, role, version: version + 1 };
+  await endSessionsOf(trx, id);
+  return { ...now, ...next, version: version + 1 };
 }
+
+export const updateRole = (trx: Trx, id: string, version: number, role: Role): Promise<PersonRow> =>
+  changePerson(trx, id, version, { role });
+export const updateDisabled = (
+  trx: Trx,
+  id: string,
+  version: number,
+  disabled: boolean,
+): Promise<PersonRow> => changePerson(trx, id, version, { disabled });
+export const updatePassword = (
+  trx: Trx,
+  id: string,
+  version: number,
+  passwordHash: string,
+): Promise<PersonRow> => changePerson(trx, id, version, { passwordHash });
+
+/** Where people are signed in: everyone's, or one person's. */
+export const readSessions = (
+  sql: Sql,
+  personId: string | null,
+  own: string,
+  idle: string,
+): Promise<SessionRow[]> => {
+  const query = sql('session as s')
+    .join('person as p', 'p.id', 's.person_id')
+    .whereRaw('s.expires > now() AND s.seen_at > now() - ?::interval', [idle])
+    .orderBy('s.seen_at', 'desc')
+    .select({
+      ...{ hash: 's.hash', name: 'p.name', agent: 's.agent', since: 's.created_at', seen: 's.seen_at' },
+      own: sql.raw('s.hash = ?', [own]),
+    });
+  return personId === null ? query : query.where('s.person_id', personId);
+};

@@ -4,6 +4,7 @@ import { changeOfCourse } from '@gonimos/core/course';
 import { readPlanning } from '../course/planning.ts';
 import { planAllAgain } from '../course/due.ts';
 import { compileFor, readyFacts } from '../course/replan.ts';
+import { audit } from '../audit/store.ts';
 import { once } from '../http/once.ts';
 import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
@@ -47,12 +48,19 @@ export function schoolRoutes(app: FastifyInstance): void {
     role: 'owner',
     summary: 'Changes the schools of the nursery; every course is planned again',
     body: nurserySchools,
-    handle: ({ body }) =>
+    handle: ({ body, person }) =>
       once(app.db, body.id, 'schools', body, async (trx) => {
         const changed = await trx('nursery')
           .where({ version: body.version })
           .update({ schools: JSON.stringify(body.schools), version: body.version + 1 });
         if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(trx));
+        const chosen = Object.entries(body.schools).map(([question, option]) => `${question} ${option}`);
+        await audit(
+          trx,
+          person.id,
+          'schools',
+          `Schools of the nursery: ${chosen.join(', ') || 'none chosen'}`,
+        );
         await planAllAgain(trx, 'the schools of the nursery were changed');
         const { schools, version } = await readNursery(trx);
         return { schools, version };

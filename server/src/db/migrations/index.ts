@@ -5,6 +5,7 @@ import * as propagation from './004-propagation.ts';
 import * as anyClimate from './005-any-climate.ts';
 import * as oneSchema from './006-one-schema.ts';
 import * as planDue from './007-plan-due.ts';
+import * as people from './008-people.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -15,4 +16,5 @@ export const MIGRATIONS = [
   { name: '005-any-climate', ...anyClimate },
   { name: '006-one-schema', ...oneSchema },
   { name: '007-plan-due', ...planDue },
+  { name: '008-people', ...people },
 ];

@@ -1,0 +1,8 @@
+/** A change of people, site, schools or programmes: who made it, and when. */
+export interface AuditLine {
+  seq: number;
+  at: string;
+  subject: 'people' | 'site' | 'schools' | 'programme';
+  what: string;
+  by: string;
+}

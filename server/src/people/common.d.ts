@@ -1,0 +1,4 @@
+declare module 'fxa-common-password-list' {
+  const list: { test: (password: string) => boolean };
+  export default list;
+}
