@@ -185,7 +185,8 @@ export async function startCluster(folder, { volatile = false } = {}) {
       .join(' ');
   const start = (port) =>
     control(['-w', '-t', '60', '-l', join(data, 'server.log'), '-o', options(port), 'start']);
-  if (!alive()) {
+  const wasRunning = alive();
+  if (!wasRunning) {
     try {
       start(kept.port);
     } catch {
@@ -210,6 +211,8 @@ export async function startCluster(folder, { volatile = false } = {}) {
     psql(`CREATE DATABASE ${DATABASE}`);
   return {
     url: address(DATABASE),
+    /** it ran before we came, for somebody else */
+    wasRunning,
     stop: () => alive() && control(['-m', 'fast', '-w', 'stop']),
     remove: () => {
       if (!isNew) throw new Error(`${base} was not made by this run`);

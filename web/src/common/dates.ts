@@ -46,3 +46,7 @@ export function duration(minutes: number): string {
   const m = Math.round(minutes);
   return m < 60 ? `${m} min` : `${Math.floor(m / 60)} h ${String(m % 60).padStart(2, '0')}`;
 }
+
+/** A moment that was kept by the server, in the time of whoever looks. */
+export const momentOf = (at: string): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(at));

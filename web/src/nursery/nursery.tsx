@@ -8,7 +8,9 @@ import {
   type Nursery as Data,
   type Place,
 } from '@gonimos/contract/nursery';
-import { ROLES, type Role } from '@gonimos/contract/people';
+import { Trail } from '../audit/trail';
+import { Account } from '../people/account';
+import { People } from '../people/people';
 import { useMay } from '../people/session';
 import { NurserySchools } from '../schools/nursery-schools';
 import { Failure, newId } from '../common/api';
@@ -17,16 +19,7 @@ import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Sheet } from '../common/sheet';
 import { Stock } from '../stock/stock';
-import {
-  useEditNursery,
-  useEditPerson,
-  useEditPlace,
-  useNewPerson,
-  useNewPlace,
-  useNursery,
-  usePeople,
-  usePlaces,
-} from './queries';
+import { useEditNursery, useEditPlace, useNewPlace, useNursery, usePlaces } from './queries';
 import { siteInputs, SiteFields, toSite, type SiteInputs } from './site-fields';
 
 const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '±0');
@@ -191,79 +184,6 @@ function SiteForm({ nursery }: { nursery: Data }) {
   );
 }
 
-function People() {
-  const people = usePeople(true).data ?? [];
-  const add = useNewPerson();
-  const edit = useEditPerson();
-  const id = useRef(newId());
-  const form = useForm({ defaultValues: { name: '', role: 'helper' as Role, password: '' } });
-  const freeId = (e: Error) => {
-    if (e instanceof Failure && e.problem) id.current = newId();
-  };
-  const error = add.error ?? edit.error;
-  return (
-    <section className="grid gap-3">
-      <h2 className="text-xl">People</h2>
-      {error && <Trouble>{error.message}</Trouble>}
-      <ul className="card-plain divide-y divide-base-300">
-        {people.map((p) => (
-          <li key={p.id} className="flex flex-wrap items-center justify-between gap-3 px-4 py-2">
-            <strong>{p.name}</strong>
-            <select
-              className="select w-40"
-              aria-label={`Role of ${p.name}`}
-              value={p.role}
-              onChange={(e) => edit.mutate({ id: p.id, version: p.version, role: e.target.value as Role })}
-            >
-              {ROLES.map((r) => (
-                <option key={r}>{r}</option>
-              ))}
-            </select>
-          </li>
-        ))}
-      </ul>
-      <form
-        className="grid items-end gap-3 sm:grid-cols-[1fr_1fr_9rem_auto]"
-        noValidate
-        onSubmit={form.handleSubmit((v) =>
-          add.mutate(
-            { id: id.current, ...v },
-            {
-              onSuccess: () => {
-                id.current = newId();
-                form.reset();
-              },
-              onError: freeId,
-            },
-          ),
-        )}
-      >
-        <Field label="Name">
-          <input className="input" autoComplete="off" {...form.register('name')} />
-        </Field>
-        <Field label="Password">
-          <input
-            className="input"
-            type="password"
-            autoComplete="new-password"
-            {...form.register('password')}
-          />
-        </Field>
-        <Field label="Role">
-          <select className="select" {...form.register('role')}>
-            {ROLES.map((r) => (
-              <option key={r}>{r}</option>
-            ))}
-          </select>
-        </Field>
-        <button className="btn btn-outline btn-tall" disabled={add.isPending}>
-          Add
-        </button>
-      </form>
-    </section>
-  );
-}
-
 export function Nursery() {
   const { data: nursery, error } = useNursery();
   const owner = useMay('owner');
@@ -275,6 +195,8 @@ export function Nursery() {
       <Stock />
       <NurserySchools key={nursery.version} nursery={nursery} />
       {owner && <People />}
+      <Account />
+      {owner && <Trail />}
       {owner && (
         <section>
           <h2 className="mb-3 text-xl">Site</h2>

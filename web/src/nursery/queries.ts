@@ -1,15 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { EditNursery, EditPlace, NewPlace, Nursery, Place } from '@gonimos/contract/nursery';
-import type { NewPerson, Person, Role } from '@gonimos/contract/people';
 import { call, get } from '../common/api';
 import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
 
 export const useNursery = () => useQuery({ queryKey: ['nursery'], queryFn: () => get<Nursery>('/nursery') });
 export const usePlaces = () => useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('/places') });
-export const usePeople = (may: boolean) =>
-  useQuery({ queryKey: ['people'], queryFn: () => get<Person[]>('/people'), enabled: may });
-
 export const useStepCalendar = () =>
   useEdit((days: number, id) => call<Nursery>('POST', '/demo/calendar', { id, days }));
 export const useEditNursery = () =>
@@ -18,11 +14,6 @@ export const useNewPlace = () => useUpheaval((p: NewPlace) => call<Place>('POST'
 export const useEditPlace = () =>
   useEdit(({ id: place, ...p }: Unsent<EditPlace> & { id: string }, id) =>
     call<Place>('PUT', `/places/${place}`, { ...p, id }),
-  );
-export const useNewPerson = () => useUpheaval((p: NewPerson) => call<Person>('POST', '/people', p));
-export const useEditPerson = () =>
-  useEdit(({ id: person, ...p }: { id: string; version: number; role: Role }, id) =>
-    call<Person>('PUT', `/people/${person}`, { ...p, id }),
   );
 
 /** The day it is at the nursery. */
