@@ -5,6 +5,8 @@ import { array, number, object, string, type ObjectShape } from 'yup';
 
 /** Field kinds shared by every schema: each refuses what the database could not keep. */
 const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
+/** Letters nobody sees: two names may look the same and differ by them, or read backwards. */
+const INVISIBLE = /[\u00ad\u200b\u200e\u200f\u202a-\u202e\u2060-\u2069\ufeff]/;
 
 export const text = (most: number) =>
   string()
@@ -14,7 +16,10 @@ export const text = (most: number) =>
     );
 
 export const name = (most: number) =>
-  text(most).required('is missing').matches(/\S/, { message: 'is empty', excludeEmptyString: false });
+  text(most)
+    .required('is missing')
+    .test('visible', 'holds letters that cannot be seen', (v) => !INVISIBLE.test(v ?? ''))
+    .matches(/[\p{L}\p{N}]/u, { message: 'is empty', excludeEmptyString: false });
 
 export const id = () =>
   string()
@@ -24,7 +29,12 @@ export const id = () =>
 export const date = () =>
   string()
     .required('is missing')
-    .test('date', 'is not a date written YYYY-MM-DD', (v) => isIsoDate(v));
+    // a field that may be empty is made nullable by whoever uses it
+    .test(
+      'date',
+      'is not a date written YYYY-MM-DD',
+      (v: string | null | undefined) => v === null || isIsoDate(v),
+    );
 
 export const count = (most = 100_000) =>
   number()

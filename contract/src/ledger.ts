@@ -1,5 +1,5 @@
 import type { EntryType, StartUnit } from '@gonimos/core/ledger';
-import { string, type InferType } from 'yup';
+import { boolean, string, type InferType } from 'yup';
 import { body, count, date, id, noneOf, text } from './fields.ts';
 
 /** Causes offered when plants or seed are lost; `other` wants a note. */
@@ -44,6 +44,8 @@ export const BY_HAND = [
 
 export const newEntry = body({
   id: id(),
+  /** a figure that is hard to believe is meant so */
+  meant: boolean().default(false),
   type: string().oneOf(BY_HAND, noneOf(BY_HAND)).required('is missing'),
   on: date(),
   count: count().required('is missing'),

@@ -55,12 +55,24 @@ export const editNursery = body({
 export const PLACE_KINDS = ['outdoors', 'frame', 'house', 'ground'] as const;
 export const LIGHTS = ['full', 'half', 'shade'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
+/** Nights in a place without heating are hardly this much warmer than outside, °C. Common practice, no source. */
+const WARMEST_UNHEATED = 10;
 const placeFields = () => ({
   name: name(60),
   kind: string().oneOf(PLACE_KINDS, 'is outdoors, frame, house or ground').required('is missing'),
   night: measure(-10, 20, '°C').required('is missing'),
   day: measure(-10, 20, '°C').required('is missing'),
-  heatedTo: measure(-10, 30, '°C').nullable().default(null),
+  heatedTo: measure(-10, 30, '°C')
+    .nullable()
+    .default(null)
+    .test(
+      'heated',
+      'is missing: without heating no place stays so warm through the night',
+      function (heated) {
+        const { night } = this.parent as { night?: number };
+        return heated !== null || !(Number(night) > WARMEST_UNHEATED);
+      },
+    ),
   light: string<Light>().oneOf(LIGHTS, 'is full, half or shade').default('full'),
 });
 export const newPlace = body({ id: id(), ...placeFields() });

@@ -12,6 +12,8 @@ export const newRecord = body({
   cohortId: id(),
   stepKey: text(80).nullable().default(null),
   on: date(),
+  /** a figure that is hard to believe is meant so */
+  meant: boolean().default(false),
   /** plants worked on */
   done: count().nullable().default(null),
   /** false: more of this step is left for another day */
@@ -77,7 +79,7 @@ export const workOn = (
 ): NewRecord => ({
   ...{ done: null, finished: true, emerged: null, losses: [], container: null, calipers: [], heights: [] },
   ...{ rooted: null, again: null, alive: null, sure: null, buds: null, placeId: null, vigour: null },
-  lowGrowth: null,
+  ...{ lowGrowth: null, meant: false },
   ...{ minutes: null, note: '', nextTime: '' },
   ...told,
 });

@@ -3,7 +3,11 @@ import { array, boolean, type InferType } from 'yup';
 import { body, date, id, measure, text } from './fields.ts';
 
 const monday = () =>
-  date().test('monday', 'is not a Monday', (v) => new Date(`${v}T00:00:00Z`).getUTCDay() === 1);
+  date().test(
+    'monday',
+    'is not a Monday',
+    (v: string | null | undefined) => v === null || new Date(`${v}T00:00:00Z`).getUTCDay() === 1,
+  );
 
 /** The weeks a levelled year gives to steps; `from` is the state it was worked out from. */
 export const keepWeeks = body({

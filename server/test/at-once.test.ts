@@ -27,7 +27,13 @@ describe('many at once, and a database that is held or away', () => {
     const c = await w.ready();
     const [before] = await standing(c.id);
     const other = await b.visitor('grower');
-    await w.v.post(`/cohorts/${c.id}/ledger`, { id: id(), type: 'recount', on: '2037-03-01', count: 200 });
+    await w.v.post(`/cohorts/${c.id}/ledger`, {
+      id: id(),
+      type: 'recount',
+      on: '2037-03-01',
+      count: 200,
+      meant: true,
+    });
     const entries = Array.from({ length: AT_ONCE }, () => lost(1));
     const all = await Promise.all(
       entries.map((e, i) => (i % 2 ? w.v : other).post(`/cohorts/${c.id}/ledger`, e)),

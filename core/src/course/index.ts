@@ -2,5 +2,6 @@ export * from './compile.ts';
 export * from './diff.ts';
 export * from './types.ts';
 export { readyShare } from './rules/buds.ts';
+export { isYearly } from './yearly.ts';
 export { MARKER_WORDS } from './windows/index.ts';
 export { CLEARANCE } from './windows/since.ts';

@@ -8,6 +8,10 @@ import type { Context, PlannedStep } from './types.ts';
 
 const IN_HAND_DAYS = 28;
 
+const KEYS = /^(shelter|harden|rest)-\d+$/;
+/** Whether a step is asked for by the season each year, and not by the programme: its days are the season's. */
+export const isYearly = (key: string): boolean => KEYS.test(key);
+
 /** What a place asks of a cohort every year, whatever its programme: shelter for the tender, rest for the hardy. */
 export function yearlySteps(ctx: Context, wall: Wall, planned: readonly PlannedStep[]): PlannedStep[] {
   const asked = (op: string) => planned.filter((s) => s.operation === op && s.status === 'planned');

@@ -25,11 +25,19 @@ import { copyCohort, insertCohort } from './store.ts';
 const QUARANTINE_DAYS = 21;
 
 /** The start as dates, refused when it lies ahead. */
+/** Years ago a cohort was begun, at most: stock to raise, not trees handed down. */
+const OLDEST = 100;
+
 export async function readStart(sql: Sql, said: string) {
   const nursery = await readNursery(sql);
   const started = readUncertainDate(said, hemisphereOf(nursery.latitude))!;
   const today = todayAt(nursery);
   if (started.from > today) throw wrongField('started', `is after today, ${today}`);
+  if (Number(today.slice(0, 4)) - Number(started.from.slice(0, 4)) > OLDEST)
+    throw wrongField(
+      'started',
+      `is more than ${OLDEST} years ago: say when they came here, and how old they were`,
+    );
   return started.to > today ? { ...started, to: today } : started;
 }
 

@@ -46,6 +46,16 @@ function lineId(importId: string, line: number): string {
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
+/** What is said of a number that can be read in two ways; null when it can be read in one or none. */
+export function twoReadings(text: string): string | null {
+  const grouped = /^(\d{1,3})[.,](\d{3})$/.exec(text);
+  if (grouped)
+    return `may be ${grouped[1]}${grouped[2]} or ${Number(`${grouped[1]}.${grouped[2]}`)}: write it without ${text.includes(',') ? 'a comma' : 'a point'}`;
+  if (/^0[xob]/i.test(text)) return `may be ${Number(text) || 'nothing'} or a slip: write plain digits`;
+  if (/^\d+e\d+$/i.test(text)) return `may be ${Number(text)} or a slip: write plain digits`;
+  return null;
+}
+
 /** Finds the key of what a cell names, by key or by name; the cell itself when nothing fits. */
 function keyOf(all: readonly { id: string; name: string; botanical?: string }[], cell: string | undefined) {
   const text = cell ?? '';
@@ -62,9 +72,14 @@ interface Known {
 function readCells(cells: Cells, id: string, known: Known): NewCohort {
   const { places, codes, programmes } = known;
   const cell = (k: keyof Cells) => (cells[k] ?? '').trim();
-  const number = (text: string) => (text === '' ? undefined : Number(text.replace(',', '.')));
   const faults: ValidationError[] = [];
   const fault = (field: string, reason: string) => faults.push(new ValidationError(reason, null, field));
+  const number = (column: keyof Cells): number | undefined => {
+    const text = cell(column);
+    const doubt = twoReadings(text);
+    if (doubt) fault(column, doubt);
+    return text === '' || doubt ? undefined : Number(text.replace(',', '.'));
+  };
   if (cell('place') !== '' && !places.some((p) => p.id === keyOf(places, cell('place'))))
     fault('place', 'is not a place of this nursery');
   if (cell('programme') !== '' && !programmes.some((p) => p.id === keyOf(programmes, cell('programme'))))
@@ -75,8 +90,8 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     programmeId: keyOf(programmes, cell('programme')),
     placeId: keyOf(places, cell('place')),
     container: keyOf(CONTAINERS, cell('container')),
-    ...{ started: cell('started'), count: number(cell('count')), goal: '', note: cell('note') },
-    ...{ goalCaliper: number(cell('goal_caliper_mm')) ?? null, schools: {}, parentId: null, standsAt: null },
+    ...{ started: cell('started'), count: number('count'), goal: '', note: cell('note') },
+    ...{ goalCaliper: number('goal_caliper_mm') ?? null, schools: {}, parentId: null, standsAt: null },
     ...{ maybe: [], goalId: null, lotId: null, hostId: null, origin: null },
   };
   try {

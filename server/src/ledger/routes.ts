@@ -6,6 +6,7 @@ import { lockCohort, lockCohorts } from '../cohorts/lock.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
+import { askBack } from '../http/meant.ts';
 import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
 import { notInFuture } from '../nursery/day.ts';
@@ -21,6 +22,15 @@ async function damageOf(sql: Sql, cohortId: string, e: NewEntry): Promise<void> 
   if (told?.cohort_id !== cohortId || told.type === 'reversed')
     throw wrongField('damageId', 'is no entry of this ledger');
 }
+
+/** A count that finds this many times as many plants as stood there is a slip more often than not. */
+const MANY_MORE = 3;
+const AT_LEAST = 20;
+
+const doubtOf = (e: NewEntry, live: number): string | null =>
+  e.type === 'recount' && e.count > Math.max(MANY_MORE * live, live + AT_LEAST)
+    ? `asks: ${e.count} found where ${live} stood, is that so`
+    : null;
 
 export function ledgerRoutes(app: FastifyInstance): void {
   route(app, {
@@ -41,10 +51,12 @@ export function ledgerRoutes(app: FastifyInstance): void {
     body: newEntry,
     handle: ({ params: p, body, person }) =>
       once(app.db, body.id, `ledger ${p.id}`, body, async (trx) => {
-        await lockCohort(trx, p.id);
+        const { live } = await lockCohort(trx, p.id);
+        askBack(doubtOf(body, live), body.meant);
         await notInFuture(trx, 'on', body.on);
         await damageOf(trx, p.id, body);
-        await insertEntries(trx, [{ ...body, cohortId: p.id, personId: person.id }]);
+        const { meant: _, ...entry } = body;
+        await insertEntries(trx, [{ ...entry, cohortId: p.id, personId: person.id }]);
         return outcomeOf(trx, p.id, body.id, 'a ledger entry');
       }),
   });

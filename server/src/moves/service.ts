@@ -10,7 +10,7 @@ import type { Sql, Trx } from '../db/index.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
 import { outcomeOf } from '../records/outcome.ts';
 import { lockCohort } from '../cohorts/lock.ts';
-import { openStep } from '../records/service.ts';
+import { openOwnStep } from '../records/service.ts';
 
 async function ask(sql: Sql, cohortId: string, key: string, to: string) {
   const planning = await readPlanning(sql);
@@ -22,7 +22,7 @@ async function ask(sql: Sql, cohortId: string, key: string, to: string) {
 
 /** Whether a step may be set to a day, and what would move with it if it were. */
 export async function tryMove(sql: Sql, cohortId: string, key: string, to: string): Promise<MoveAnswer> {
-  await openStep(sql, cohortId, key);
+  await openOwnStep(sql, cohortId, key);
   const { planning, facts, refused } = await ask(sql, cohortId, key, to);
   const before = compileFor(facts, planning);
   const moved = { to, overrides: refused?.rule ?? null, reason: '' };
@@ -33,7 +33,7 @@ export async function tryMove(sql: Sql, cohortId: string, key: string, to: strin
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */
 export async function setStep(trx: Trx, m: MoveStep, person: Person): Promise<Outcome> {
   await lockCohort(trx, m.cohortId);
-  const step = await openStep(trx, m.cohortId, m.stepKey);
+  const step = await openOwnStep(trx, m.cohortId, m.stepKey);
   const { planning, refused } = await ask(trx, m.cohortId, m.stepKey, m.to);
   let overrides: RuleName | null = null;
   if (refused) {

@@ -2,8 +2,10 @@ import { randomUUID } from 'node:crypto';
 import type { NewRecord, Outcome, PutOffStep } from '@gonimos/contract/records';
 import { mayDo } from '../http/route.ts';
 import type { Person } from '@gonimos/contract/people';
+import { isYearly } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
 import type { Sql, Trx } from '../db/index.ts';
+import { askBack } from '../http/meant.ts';
 import { conflict, Refusal, wrongField } from '../http/problem.ts';
 import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
 import { followLayer } from '../layers/follow.ts';
@@ -28,6 +30,27 @@ export async function openStep(trx: Sql, cohortId: string, key: string) {
     });
   if (step.status === 'dropped') throw conflict(`‘${step.title}’ is not part of this course any more.`);
   return step as { title: string; operation: string; ready: boolean; odds: number | null };
+}
+
+/** As `openStep`, for setting a day or a week by hand: what the season asks for each year keeps the season's days. */
+export function openOwnStep(trx: Sql, cohortId: string, key: string): ReturnType<typeof openStep> {
+  if (isYearly(key)) throw wrongField('stepKey', 'is asked for by the season: record it when it is done');
+  return openStep(trx, cohortId, key);
+}
+
+/** Calipers this many times apart were hardly taken of plants of one cohort. */
+const FAR_APART = 20;
+
+function doubtOf(r: NewRecord): string | null {
+  for (const [what, values] of [
+    ['calipers', r.calipers],
+    ['heights', r.heights],
+  ] as const) {
+    const [least, most] = [Math.min(...values), Math.max(...values)];
+    if (values.length > 1 && most > least * FAR_APART)
+      return `asks: ${what} of ${least} mm and ${most} mm in one cohort, is that so`;
+  }
+  return null;
 }
 
 /** Ledger entries that follow from a record; emergence is counted after what never showed. */
@@ -84,6 +107,7 @@ export async function recordWork(
 ): Promise<Outcome> {
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
+  askBack(doubtOf(r), r.meant);
   if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
   let cause = 'a look was recorded';
   let operationId: string | null = null;
@@ -140,7 +164,7 @@ export async function recordWork(
 /** Puts a step off until a day, with the grower's reason, and re-plans. */
 export async function putOff(trx: Trx, p: PutOffStep, person: Person): Promise<Outcome> {
   await lockCohort(trx, p.cohortId);
-  const step = await openStep(trx, p.cohortId, p.stepKey);
+  const step = await openOwnStep(trx, p.cohortId, p.stepKey);
   const today = todayAt(await readNursery(trx));
   if (p.until <= today) throw wrongField('until', `is not after today, ${today}`);
   await insertPutOff(trx, p, today, person.id);

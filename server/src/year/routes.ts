@@ -9,7 +9,7 @@ import { once } from '../http/once.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { openStep } from '../records/service.ts';
+import { openOwnStep } from '../records/service.ts';
 import { mondayOf, readYear } from './service.ts';
 import { readLockedWeeks, writeWeeks } from './store.ts';
 
@@ -50,6 +50,9 @@ export function yearRoutes(app: FastifyInstance): void {
     handle: ({ body }) =>
       once(app.db, body.id, 'year weeks', body, async (trx) => {
         const first = mondayOf(todayAt(await readNursery(trx)));
+        const keys = body.weeks.map((w) => `${w.cohortId} ${w.key}`);
+        const twice = keys.findIndex((k, i) => keys.indexOf(k) < i);
+        if (twice >= 0) throw wrongField(`weeks[${twice}].key`, 'is there twice');
         const early = body.weeks.findIndex((w) => w.week < first);
         if (early >= 0) throw wrongField(`weeks[${early}].week`, 'has passed');
         const open = new Set(
@@ -103,7 +106,7 @@ export function yearRoutes(app: FastifyInstance): void {
     handle: ({ body }) =>
       once(app.db, body.id, 'year step', body, async (trx) => {
         await lockCohort(trx, body.cohortId);
-        const step = await openStep(trx, body.cohortId, body.key);
+        const step = await openOwnStep(trx, body.cohortId, body.key);
         const row = { cohort_id: body.cohortId, key: body.key };
         if (body.week === null) await trx('year_week').where(row).delete();
         else await writeWeeks(trx, [{ ...row, week: body.week, later: 0, locked: true }]);

@@ -6,6 +6,7 @@ import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
+import { Meant } from '../common/meant';
 import { Sheet } from '../common/sheet';
 import { ENTRY_WORDS } from '../common/words';
 import { useAddEntry, useLedger } from './queries';
@@ -21,6 +22,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
       cause: 'unknown',
       damageId: '',
       note: '',
+      meant: false,
     },
   });
   const type = form.watch('type');
@@ -98,6 +100,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
         <Field label="Note">
           <input className="input" autoComplete="off" {...form.register('note')} />
         </Field>
+        <Meant reason={errors.meant?.message} register={form.register('meant')} />
         <button className="btn btn-primary btn-tall" disabled={add.isPending}>
           Add
         </button>

@@ -10,6 +10,7 @@ import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { duration } from '../common/dates';
 import { dropDraft, readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
+import { Meant } from '../common/meant';
 import { Sheet } from '../common/sheet';
 import { LowGrowth } from './low-growth';
 import { Losses, type LossInput } from './losses';
@@ -56,6 +57,7 @@ interface Inputs {
   minutes: string;
   note: string;
   nextTime: string;
+  meant: boolean;
 }
 
 const numberOf = (text: string): number | null => {
@@ -85,6 +87,7 @@ function toRecord(id: string, s: Recordable, v: Inputs): NewRecord {
       v.budsLooked.trim() === '' ? null : { looked: Number(v.budsLooked), ready: numberOf(v.budsReady) ?? 0 },
     placeId: v.placeId || null,
     lowGrowth: v.lowGrowth === '' ? null : v.lowGrowth === 'seen',
+    meant: v.meant,
   });
 }
 
@@ -141,7 +144,7 @@ export function RecordSheet({
       ],
       container: asks.has('container') ? (step.container ?? '') : '',
       ...{ calipers: '', heights: '', vigour: '', minutes: '', note: '', nextTime: '' },
-      ...{ alive: '', sure: '', budsLooked: '', budsReady: '', placeId: '', lowGrowth: '' },
+      ...{ alive: '', sure: '', budsLooked: '', budsReady: '', placeId: '', lowGrowth: '', meant: false },
       ...readDraft<Inputs>(draftKey),
     },
   });
@@ -217,6 +220,7 @@ export function RecordSheet({
           </p>
         )}
         {fault && <Trouble>{fault}</Trouble>}
+        <Meant reason={errors.meant?.message} register={form.register('meant')} />
         <Field label="Day" error={errors.on?.message}>
           <input type="date" className="input" max={today} {...form.register('on')} />
         </Field>
