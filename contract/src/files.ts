@@ -1,5 +1,5 @@
 import { boolean, string, type InferType } from 'yup';
-import { body, id } from './fields.ts';
+import { body, count, id } from './fields.ts';
 
 /** Columns of the register as CSV; reading accepts the first nine, writing gives all. */
 export const CSV_IN = [
@@ -16,11 +16,16 @@ export const CSV_IN = [
 export const CSV_OUT = [...CSV_IN, 'live', 'not_yet_up', 'next_step', 'opens', 'closes'] as const;
 
 export const importCohorts = body({
-  /** identity of this import: sent twice, it is done once */
+  /** identity of this write: sent twice, it is done once */
   id: id(),
+  /** identity of the whole file: its lines keep their own by it, in whatever parts they are sent */
+  importId: id(),
   csv: string().required('is missing').max(2_000_000, 'is over 2 MB'),
   /** false: look for faults and write nothing */
   confirm: boolean().default(false),
+  /** lines of the file to be entered now, so that a long one goes in parts and can be stopped between them */
+  from: count().min(2, 'is below 2').default(2),
+  to: count().default(100_000),
 });
 export type ImportCohorts = InferType<typeof importCohorts>;
 

@@ -41,6 +41,7 @@ const stationUrl = () =>
   string()
     .max(300, 'at most 300 letters')
     .matches(/^https?:\/\/\S+$/, { message: 'is not an http address', excludeEmptyString: true })
+    .test('address', 'is not an http address', (v) => !v || URL.canParse(v))
     .nullable()
     .default(null);
 

@@ -27,6 +27,8 @@ export const stationAnswer = object({
 export interface StationNow {
   /** null: no station is set */
   station: string | null;
+  /** what is wrong with its answer or its clock, in words */
+  trouble: string | null;
   latest: Reading | null;
   readings: Reading[];
   low: number | null;

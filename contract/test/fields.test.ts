@@ -130,7 +130,7 @@ describe('requests', () => {
       ([, v]) => v !== null && v !== '' && !(Array.isArray(v) && v.length === 0),
     );
     expect(Object.fromEntries(said)).to.deep.equal({
-      ...{ id: UUID, cohortId: UUID, stepKey: 'sow', on: '2037-03-09', finished: true },
+      ...{ id: UUID, cohortId: UUID, stepKey: 'sow', on: '2037-03-09', finished: true, meant: false },
     });
     refuses(newRecord, /is above 1000 mm/, { ...r, calipers: [4, 2000] });
     refuses(newRecord, /is below 1/, {

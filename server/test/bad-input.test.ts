@@ -221,7 +221,7 @@ describe('bad input', () => {
     ];
     expect(bad.length).to.be.at.least(20);
     for (const [csv, fault] of bad) {
-      const r = await grower.post('/files/cohorts', { id: id(), csv, confirm: false });
+      const r = await grower.post('/files/cohorts', { id: id(), importId: id(), csv, confirm: false });
       expect(r.statusCode, csv).to.be.below(500);
       if (r.statusCode >= 400) {
         expect(r.json<Problem>().detail, csv).to.match(fault);
@@ -239,7 +239,7 @@ describe('bad input', () => {
 
   it('writes the good lines of a mixed file once confirmed, once, and reads its own register back', async () => {
     const csv = `${HEAD}M-1,${GOOD}one\nM-2,Nothing,${GOOD}\nM-3,${GOOD}"comma, ""quote"" and =SUM(A1)"\n`;
-    const b1 = { id: id(), csv, confirm: true };
+    const b1 = { id: id(), importId: id(), csv, confirm: true };
     const r = (await grower.post('/files/cohorts', b1)).json<ImportReport>();
     expect([r.good, r.bad, r.written]).to.deep.equal([2, 1, 2]);
     expect(r.lines[1].line).to.equal(3);
@@ -253,7 +253,7 @@ describe('bad input', () => {
       .slice(0, 4)
       .join('\r\n');
     const back = (
-      await grower.post('/files/cohorts', { id: id(), csv: renamed, confirm: false })
+      await grower.post('/files/cohorts', { id: id(), importId: id(), csv: renamed, confirm: false })
     ).json<ImportReport>();
     expect([back.good, back.bad], JSON.stringify(back.lines)).to.deep.equal([3, 0]);
   });

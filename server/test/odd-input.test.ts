@@ -64,7 +64,9 @@ describe('input that is odd rather than malformed', () => {
     const told = async (count: string) => {
       const line = `ZZ-1,acer-campestre,seed-broadleaf,Cold frame,seed-flat,2037-03-01,"${count}"`;
       const csv = `code,taxon,programme,place,container,started,count\n${line}\n`;
-      const r = await must<ImportReport>(v.post('/files/cohorts', { id: id(), confirm: false, csv }));
+      const r = await must<ImportReport>(
+        v.post('/files/cohorts', { id: id(), importId: id(), confirm: false, csv }),
+      );
       return r.lines[0].faults.map((f) => `${f.field} ${f.reason}`).join('; ');
     };
     expect(await told('1,000')).to.match(/^count may be 1000 or 1:/);

@@ -20,6 +20,7 @@ const RELEASED: Record<string, string> = {
   '006-one-schema.ts': '3c03ce1c4685cc1a09118839e2cc434494a6043ec3d90f78b96395b8e09a2e3b',
   '007-plan-due.ts': '125166824504a10f07cc175805eea9c5dcd2e609c59b7194fb459f3b6193905b',
   '008-people.ts': '4de855615044dddac1948ead879a66e542be743bd6f2d237f7d3b114f35ed4ef',
+  '009-any-order.ts': '59f8e23a192acbd25e5c9bd34cc2cdd46903dabc6f0caab7b1c838bee8739799',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */

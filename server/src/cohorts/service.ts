@@ -48,6 +48,17 @@ export async function enterCohort(
   person: Person | null,
   calipers: number[] = [],
 ): Promise<Outcome> {
+  await putCohort(trx, c, person, calipers);
+  return outcomeOf(trx, c.id, c.id, 'the cohort was entered');
+}
+
+/** Puts a cohort into the ledger, with its first step done; its course is for the caller to plan. */
+export async function putCohort(
+  trx: Trx,
+  c: NewCohort,
+  person: Person | null,
+  calipers: number[] = [],
+): Promise<void> {
   const started = await readStart(trx, c.started);
   await readPlace(trx, c.placeId);
   await checkKin(trx, c);
@@ -78,7 +89,6 @@ export async function enterCohort(
     },
   ]);
   if (c.origin?.quarantine) await holdApart(trx, c.id, started.from, person);
-  return outcomeOf(trx, c.id, c.id, 'the cohort was entered');
 }
 
 /** What a cohort is counted in that stands at a step: seed until it shows, layers until they are severed. */

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { importCohorts, type ImportReport } from '@gonimos/contract/files';
-import { enterCohort } from '../cohorts/service.ts';
+import { putCohort } from '../cohorts/service.ts';
+import { planAgain } from '../course/due.ts';
 import { registerQuery } from '../cohorts/store.ts';
 import type { Sql } from '../db/index.ts';
 import { once } from '../http/once.ts';
@@ -45,20 +46,25 @@ export function fileRoutes(app: FastifyInstance): void {
     body: importCohorts,
     handle: async ({ body, person }): Promise<ImportReport> => {
       if (!body.confirm) {
-        const report = await read(app.db, body.csv, body.id);
+        const report = await read(app.db, body.csv, body.importId);
         return { ...report, lines: report.lines.map(shown) };
       }
       return once(app.db, body.id, 'import', body, async (trx) => {
-        const report = await read(trx, body.csv, body.id);
+        const report = await read(trx, body.csv, body.importId);
+        report.lines = report.lines.filter((l) => l.line >= body.from && l.line <= body.to);
+        report.good = report.lines.filter((l) => l.ok).length;
+        report.bad = report.lines.length - report.good;
         if (report.faults.length > 0)
           throw new Refusal(422, 'Cannot be read', report.faults.join('; '), {
             errors: report.faults.map((reason) => ({ field: 'csv', reason })),
           });
+        const entered: string[] = [];
         for (const line of report.lines) {
           if (!line.cohort) continue;
           // a line the database still refuses is a fault of that line alone
           try {
-            await trx.transaction((inner) => enterCohort(inner, line.cohort!, person));
+            await trx.transaction((inner) => putCohort(inner, line.cohort!, person));
+            entered.push(line.cohort.id);
             report.written++;
           } catch (error) {
             if (!(error instanceof Refusal)) throw error;
@@ -70,6 +76,7 @@ export function fileRoutes(app: FastifyInstance): void {
             report.good--;
           }
         }
+        await planAgain(trx, entered, 'cohorts were entered from a file');
         return { ...report, lines: report.lines.map(shown) };
       });
     },

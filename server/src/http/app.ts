@@ -35,6 +35,7 @@ import { fileRoutes } from '../files/routes.ts';
 import { ledgerRoutes } from '../ledger/routes.ts';
 import { nurseryRoutes } from '../nursery/routes.ts';
 import { auditRoutes } from '../audit/routes.ts';
+import { everythingRoutes } from '../everything/routes.ts';
 import { peopleRoutes } from '../people/routes.ts';
 import { sessionRoutes } from '../people/session-routes.ts';
 import { DatabaseSessions } from '../people/session-store.ts';
@@ -187,6 +188,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
       sessionRoutes,
       peopleRoutes,
       auditRoutes,
+      everythingRoutes,
       nurseryRoutes,
       seasonRoutes,
       cohortRoutes,

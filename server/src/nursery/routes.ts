@@ -2,19 +2,26 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { editNursery, editPlace, newPlace, stepCalendar, type Nursery } from '@gonimos/contract/nursery';
+import type { Person } from '@gonimos/contract/people';
 import { addDays } from '@gonimos/core/calendar';
 import { planAllAgain, planPlaceAgain } from '../course/due.ts';
 import { extendWeather } from '../demo/weather.ts';
 import { audit } from '../audit/store.ts';
 import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
-import { route } from '../http/route.ts';
+import { mayDo, route } from '../http/route.ts';
+import { keptAddress, shownAddress } from '../station/ask.ts';
 import * as store from './store.ts';
 
 const params = object({ id: id() });
 
-const shown = ({ demoToday, weatherSeed: _w, plannedOn: _p, ...n }: store.NurseryRow): Nursery => ({
+/** The nursery as it is told to somebody: where its station stands is for owners, and no secret is for anyone. */
+const shown = (
+  { demoToday, weatherSeed: _w, plannedOn: _p, ...n }: store.NurseryRow,
+  person: Person,
+): Nursery => ({
   ...n,
+  stationUrl: mayDo(person, 'owner') ? shownAddress(n.stationUrl) : null,
   today: store.todayAt({ ...n, demoToday, weatherSeed: null, plannedOn: null }),
   demo: demoToday !== null,
 });
@@ -25,7 +32,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
     url: '/nursery',
     role: 'helper',
     summary: 'The nursery, its site and the day it is there',
-    handle: async () => shown(await store.readNursery(app.db)),
+    handle: async ({ person }) => shown(await store.readNursery(app.db), person),
   });
 
   route(app, {
@@ -36,7 +43,11 @@ export function nurseryRoutes(app: FastifyInstance): void {
     body: editNursery,
     handle: ({ body, person }) =>
       once(app.db, body.id, 'nursery', body, async (trx) => {
-        await store.updateNursery(trx, body);
+        const kept = await store.readNursery(trx);
+        await store.updateNursery(trx, {
+          ...body,
+          stationUrl: keptAddress(body.stationUrl, kept.stationUrl),
+        });
         await audit(
           trx,
           person.id,
@@ -44,7 +55,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
           `The nursery and its site were changed: ${body.name}, ${body.latitude}°, ${body.longitude}°`,
         );
         await planAllAgain(trx, 'the site was changed');
-        return shown(await store.readNursery(trx));
+        return shown(await store.readNursery(trx), person);
       }),
   });
 
@@ -91,7 +102,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Moves the demo calendar on by a day, a week or a season',
     body: stepCalendar,
-    handle: ({ body }) =>
+    handle: ({ body, person }) =>
       once(app.db, body.id, 'demo calendar', body, async (trx) => {
         const nursery = await store.readNursery(trx);
         if (!app.demo || nursery.demoToday === null)
@@ -100,7 +111,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
         await extendWeather(trx, nursery, today);
         await store.setDemoToday(trx, today);
         await planAllAgain(trx, `the calendar went on to ${today}`);
-        return shown(await store.readNursery(trx));
+        return shown(await store.readNursery(trx), person);
       }),
   });
 }

@@ -1,5 +1,5 @@
 import multipart from '@fastify/multipart';
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyRequest } from 'fastify';
 import sharp from 'sharp';
 import { object, string } from 'yup';
 import { id } from '@gonimos/contract/fields';
@@ -31,8 +31,30 @@ async function shrink(bytes: Buffer) {
   }
 }
 
+const MOST_MB = MOST_BYTES / 1024 / 1024;
+const tooLarge = () =>
+  new Refusal(413, 'Too large', `A picture may have at most ${MOST_MB} MB.`, {
+    errors: [{ field: 'picture', reason: `is above ${MOST_MB} MB` }],
+  });
+
+/** The one file of a request; two would be two pictures under one id. */
+async function onePicture(request: FastifyRequest): Promise<Buffer> {
+  if (!request.isMultipart()) throw wrongField('picture', 'is missing');
+  const files: Buffer[] = [];
+  for await (const part of request.files()) {
+    if (files.length > 0) throw wrongField('picture', 'is one at a time: send each by itself');
+    files.push(
+      await part.toBuffer().catch(() => {
+        throw tooLarge();
+      }),
+    );
+  }
+  if (files.length === 0) throw wrongField('picture', 'is missing');
+  return files[0];
+}
+
 export async function pictureRoutes(app: FastifyInstance): Promise<void> {
-  await app.register(multipart, { limits: { fileSize: MOST_BYTES, files: 1, fields: 4 } });
+  await app.register(multipart, { limits: { fileSize: MOST_BYTES, files: 2, fields: 4 } });
 
   route(app, {
     method: 'POST',
@@ -43,13 +65,7 @@ export async function pictureRoutes(app: FastifyInstance): Promise<void> {
     query: object({ picture: id(), record: string().matches(/^[0-9a-f-]{36}$/, 'is not a UUID') }),
     handle: async ({ params, query, person, request }) => {
       await readCohort(app.db, params.id);
-      const part = request.isMultipart() ? await request.file() : undefined;
-      if (!part) throw wrongField('picture', 'is missing');
-      const sent = await part.toBuffer().catch(() => {
-        throw new Refusal(413, 'Too large', `A picture may have at most ${MOST_BYTES / 1024 / 1024} MB.`, {
-          errors: [{ field: 'picture', reason: `is above ${MOST_BYTES / 1024 / 1024} MB` }],
-        });
-      });
+      const sent = await onePicture(request);
       await insertPicture(app.db, {
         ...{ id: query.picture, cohortId: params.id, recordId: query.record ?? null, personId: person.id },
         on: todayAt(await readNursery(app.db)),

@@ -1,6 +1,6 @@
 import type { PictureRow } from '@gonimos/contract/pictures';
 import type { Sql } from '../db/index.ts';
-import { notFound } from '../http/problem.ts';
+import { conflict, notFound } from '../http/problem.ts';
 
 interface NewPicture {
   id: string;
@@ -14,15 +14,21 @@ interface NewPicture {
   personId: string;
 }
 
-/** Sent again under the same id it is kept once. */
-export const insertPicture = (sql: Sql, p: NewPicture): Promise<unknown> =>
-  sql('picture')
+/** Sent again under the same id it is kept once; another picture under that id is refused. */
+export async function insertPicture(sql: Sql, p: NewPicture): Promise<void> {
+  const kept = await sql('picture')
     .insert({
       ...{ id: p.id, cohort_id: p.cohortId, record_id: p.recordId, on_date: p.on, person_id: p.personId },
       ...{ width: p.width, height: p.height, bytes: p.bytes, thumb: p.thumb },
     })
     .onConflict('id')
-    .ignore();
+    .ignore()
+    .returning('id');
+  if (kept.length > 0) return;
+  const first = await sql('picture').where({ id: p.id }).first('cohort_id', 'bytes');
+  if (first.cohort_id !== p.cohortId || !p.bytes.equals(first.bytes))
+    throw conflict('This id was used before for another picture.');
+}
 
 export const listPictures = (sql: Sql, cohortId: string): Promise<PictureRow[]> =>
   sql('picture as x')

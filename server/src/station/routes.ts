@@ -13,13 +13,13 @@ export function stationRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The weather station: latest reading, last 24 hours, and what the days ahead warn of',
     handle: async (): Promise<StationNow> => {
-      const station = await pollStation(app, app.db);
+      const { name: station, trouble } = await pollStation(app, app.db);
       const today = todayAt(await readNursery(app.db));
       const readings = await readReadings(app.db, today);
       const latest = readings.at(-1) ?? null;
       const temperatures = readings.map((r) => r.temperature);
       return {
-        ...{ station, latest, readings },
+        ...{ station, trouble, latest, readings },
         low: temperatures.length > 0 ? Math.min(...temperatures) : null,
         high: temperatures.length > 0 ? Math.max(...temperatures) : null,
         warnings: await readWarnings(app.db, today, latest),

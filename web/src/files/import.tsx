@@ -8,29 +8,58 @@ import { Trouble } from '../common/field';
 const EXAMPLE = `${CSV_IN.join(',')}
 FM-37,Acer campestre,"Seed-raised broadleaf, in baskets",Cold frame,seed flat 40 × 30 cm,spring 2036,150,40,from the long hedge`;
 
-function useImport() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (b: { id: string; csv: string; confirm: boolean }) =>
-      call<ImportReport>('POST', '/files/cohorts', b),
-    onSuccess: (_, b) =>
-      b.confirm ? client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }) : undefined,
+/** Lines sent at a time: a part is entered whole or not at all, and between parts it can be stopped. */
+const PART = 100;
+
+/** Looks through a file: every line with its faults, nothing written. */
+const useCheck = () =>
+  useMutation({
+    mutationFn: ({ importId, csv }: { importId: string; csv: string }) =>
+      call<ImportReport>('POST', '/files/cohorts', { id: newId(), importId, csv, confirm: false }),
   });
+
+/** Enters the good lines of a file part by part, telling how far it is; what was entered stays when it is stopped. */
+function useEnter() {
+  const client = useQueryClient();
+  const [done, setDone] = useState(0);
+  const stopped = useRef(false);
+  // a part sent again after silence is the same write
+  const ids = useRef(new Map<string, string>());
+  const enter = useMutation({
+    mutationFn: async ({ importId, csv, last }: { importId: string; csv: string; last: number }) => {
+      stopped.current = false;
+      setDone(0);
+      const all: ImportReport = { lines: [], good: 0, bad: 0, written: 0, faults: [] };
+      for (let from = 2; from <= last && !stopped.current; from += PART) {
+        const part = `${importId} ${from}`;
+        if (!ids.current.has(part)) ids.current.set(part, newId());
+        const id = ids.current.get(part)!;
+        const body = { id, importId, csv, confirm: true, from, to: from + PART - 1 };
+        const told = await call<ImportReport>('POST', '/files/cohorts', body);
+        all.lines.push(...told.lines);
+        for (const n of ['good', 'bad', 'written'] as const) all[n] += told[n];
+        setDone(Math.min(last - 1, from + PART - 2));
+      }
+      return all;
+    },
+    onSettled: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }),
+  });
+  return { enter, done, stop: () => (stopped.current = true) };
 }
 
 /** New cohorts from a spreadsheet: first every line with its faults, then, once confirmed, the good ones. */
 export function Import() {
   const [csv, setCsv] = useState('');
   const id = useRef(newId());
-  const check = useImport();
-  const write = useImport();
+  const check = useCheck();
+  const { enter: write, done, stop } = useEnter();
   const report = write.data ?? check.data;
   const read = (text: string) => {
     setCsv(text);
     id.current = newId();
     write.reset();
     if (text.trim() === '') check.reset();
-    else check.mutate({ id: id.current, csv: text, confirm: false });
+    else check.mutate({ importId: id.current, csv: text });
   };
   const error = write.error ?? check.error;
   return (
@@ -132,12 +161,25 @@ export function Import() {
               type="button"
               className="btn btn-primary btn-tall justify-self-start"
               disabled={report.good === 0 || write.isPending}
-              onClick={() => write.mutate({ id: id.current, csv, confirm: true })}
+              onClick={() => write.mutate({ importId: id.current, csv, last: report.lines.at(-1)!.line })}
             >
               {write.isPending
-                ? 'Entering …'
+                ? `Entering … ${done} of ${report.lines.length} lines`
                 : `Enter the ${report.good} good line${report.good === 1 ? '' : 's'}`}
             </button>
+          )}
+          {write.isPending && report.lines.length > PART && (
+            <div className="flex flex-wrap items-center gap-4">
+              <progress
+                className="progress w-64"
+                max={report.lines.length}
+                value={done}
+                aria-label="Lines entered"
+              />
+              <button type="button" className="btn btn-outline" onClick={stop}>
+                Stop after this part
+              </button>
+            </div>
           )}
         </section>
       )}

@@ -198,6 +198,18 @@ export function Nursery() {
       <Account />
       {owner && <Trail />}
       {owner && (
+        <section className="grid gap-3">
+          <h2 className="text-xl">Everything out</h2>
+          <p className="soft text-sm">
+            Every table as CSV, all rows as JSON, the pictures, and a README of the columns, in one zip.
+            Passwords and sessions stay here.
+          </p>
+          <a className="btn btn-outline justify-self-start" href="/api/everything.zip" download>
+            Download everything
+          </a>
+        </section>
+      )}
+      {owner && (
         <section>
           <h2 className="mb-3 text-xl">Site</h2>
           <SiteForm key={nursery.version} nursery={nursery} />

@@ -6,6 +6,7 @@ import * as anyClimate from './005-any-climate.ts';
 import * as oneSchema from './006-one-schema.ts';
 import * as planDue from './007-plan-due.ts';
 import * as people from './008-people.ts';
+import * as anyOrder from './009-any-order.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -17,4 +18,5 @@ export const MIGRATIONS = [
   { name: '006-one-schema', ...oneSchema },
   { name: '007-plan-due', ...planDue },
   { name: '008-people', ...people },
+  { name: '009-any-order', ...anyOrder },
 ];
