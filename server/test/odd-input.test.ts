@@ -41,7 +41,10 @@ describe('input that is odd rather than malformed', () => {
   it('figures hard to believe are asked back, and taken when they are meant; impossible ones are refused', async () => {
     const c = await w.ready();
     const recount = { type: 'recount', on: '2037-03-02', count: 99_999 };
-    await refusal(v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount }), '99999 found where 30 stood');
+    await refusal(
+      v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount }),
+      '99999 were found where 30 stood',
+    );
     await must(v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount, count: 45 }));
     await must(v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount, count: 300, meant: true }));
     const look = { cohortId: c.id, stepKey: null, on: '2037-03-03', calipers: [1000, 0.1] };

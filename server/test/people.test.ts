@@ -113,6 +113,7 @@ describe('people, passwords and sessions', () => {
       .first();
     expect(JSON.stringify(await b.db('session').select())).not.to.include(sid);
     expect(row.seen_at).to.be.instanceOf(Date);
+    expect(row.agent, 'what the browser says it is').to.match(/light-?my-?request/i);
     const own = await v.get<SessionRow[]>('/sessions');
     expect(own.map((s) => [s.name, s.own])).to.deep.equal([['Selma', true]]);
     const all = await owner.get<SessionRow[]>('/sessions');

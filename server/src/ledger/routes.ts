@@ -29,7 +29,7 @@ const AT_LEAST = 20;
 
 const doubtOf = (e: NewEntry, live: number): string | null =>
   e.type === 'recount' && e.count > Math.max(MANY_MORE * live, live + AT_LEAST)
-    ? `asks: ${e.count} found where ${live} stood, is that so`
+    ? `${e.count} were found where ${live} stood`
     : null;
 
 export function ledgerRoutes(app: FastifyInstance): void {

@@ -32,7 +32,7 @@ export class DatabaseSessions extends EventEmitter implements SessionStore {
         expires,
       })
       .onConflict('hash')
-      .merge(['data', 'person_id', 'expires'])
+      .merge(['data', 'person_id', 'agent', 'expires'])
       .then(() => done(), done);
   }
 

@@ -48,7 +48,7 @@ function doubtOf(r: NewRecord): string | null {
   ] as const) {
     const [least, most] = [Math.min(...values), Math.max(...values)];
     if (values.length > 1 && most > least * FAR_APART)
-      return `asks: ${what} of ${least} mm and ${most} mm in one cohort, is that so`;
+      return `${what} of ${least} mm and ${most} mm in one cohort`;
   }
   return null;
 }

@@ -13,9 +13,7 @@ export function Trail() {
   return (
     <section className="grid gap-3">
       <h2 className="text-xl">Who changed what</h2>
-      <p className="soft text-sm">
-        People and roles, site, schools and programmes. Nothing here can be taken away.
-      </p>
+      <p className="soft text-sm">People and roles, site, schools and programmes. What stands here stays.</p>
       {lines.length === 0 ? (
         <p>Nothing was changed yet.</p>
       ) : (

@@ -12,7 +12,7 @@ export const Meant = ({
     <label className="flex items-start gap-3 rounded-box bg-[var(--slip)] px-4 py-3">
       <input type="checkbox" className="checkbox mt-0.5" {...register} />
       <span>
-        <strong>It is meant so.</strong> {reason}.
+        <strong>It is meant so:</strong> {reason}.
       </span>
     </label>
   ) : null;

@@ -50,7 +50,9 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
   return (
     <Sheet title="Add an entry" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
       <form className="grid gap-5" onSubmit={send} noValidate>
-        {(errors.root ?? add.error) && <Trouble>{(errors.root ?? add.error)?.message}</Trouble>}
+        {(errors.root ?? add.error) && !errors.meant && (
+          <Trouble>{(errors.root ?? add.error)?.message}</Trouble>
+        )}
         <Field label="What">
           <select className="select" {...form.register('type')}>
             {BY_HAND.map((t) => (

@@ -198,6 +198,12 @@ export function Nursery() {
       <Account />
       {owner && <Trail />}
       {owner && (
+        <section>
+          <h2 className="mb-3 text-xl">Site</h2>
+          <SiteForm key={nursery.version} nursery={nursery} />
+        </section>
+      )}
+      {owner && (
         <section className="grid gap-3">
           <h2 className="text-xl">Everything out</h2>
           <p className="soft text-sm">
@@ -207,12 +213,6 @@ export function Nursery() {
           <a className="btn btn-outline justify-self-start" href="/api/everything.zip" download>
             Download everything
           </a>
-        </section>
-      )}
-      {owner && (
-        <section>
-          <h2 className="mb-3 text-xl">Site</h2>
-          <SiteForm key={nursery.version} nursery={nursery} />
         </section>
       )}
     </div>

@@ -219,7 +219,7 @@ export function RecordSheet({
             live branch or bud.
           </p>
         )}
-        {fault && <Trouble>{fault}</Trouble>}
+        {fault && !errors.meant && <Trouble>{fault}</Trouble>}
         <Meant reason={errors.meant?.message} register={form.register('meant')} />
         <Field label="Day" error={errors.on?.message}>
           <input type="date" className="input" max={today} {...form.register('on')} />
