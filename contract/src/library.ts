@@ -1,13 +1,62 @@
+import { MARKERS } from '@gonimos/core/season';
 import type { CourseChange } from '@gonimos/core/course';
 import { METHODS, type Programme } from '@gonimos/core/programmes';
-import { array, lazy, mixed, number, object, string, type InferType } from 'yup';
-import { body, id, measure, text } from './fields.ts';
+import { array, boolean, lazy, mixed, number, object, string, tuple, type InferType } from 'yup';
+import { body, id, measure, noneOf, text } from './fields.ts';
 import { choices } from './schools.ts';
 
 const programmeKey = () =>
   string()
     .required('is missing')
     .matches(/^[a-z0-9][a-z0-9-]{1,40}$/, 'is small letters, digits and hyphens');
+
+const edge = () =>
+  tuple([
+    string().oneOf(MARKERS, noneOf(MARKERS)).required('is missing'),
+    measure(-365, 365, 'days').required('is missing'),
+  ]).required('is missing');
+const daysLong = () => measure(0, 1500, 'days').required('is missing');
+
+/** The days in which a step may be done, by kind; a kind the core does not know is refused. */
+const WINDOWS = {
+  season: () => ({ opens: edge(), closes: edge(), outdoors: boolean(), atLeast: measure(1, 365, 'days') }),
+  lag: () => ({ opens: daysLong(), closes: daysLong() }),
+  growth: () => ({ opens: measure(0, 15, 'seasons').required('is missing'), days: daysLong() }),
+  warmth: () => ({
+    degreeDays: lazy((v) =>
+      typeof v === 'string'
+        ? string().oneOf(['emergence', 'layer', 'layer again'], 'is no sum of warmth')
+        : measure(1, 10_000, '°C·d').required('is missing'),
+    ),
+    days: daysLong(),
+    base: measure(-5, 20, '°C'),
+    share: measure(0.01, 1, ''),
+  }),
+  cold: () => ({
+    side: string().oneOf(['first', 'last'], 'is first or last').required('is missing'),
+    opens: measure(-365, 365, 'days').required('is missing'),
+    closes: measure(-365, 365, 'days').required('is missing'),
+  }),
+  swelling: () => ({
+    part: string().oneOf(['base', 'stem'], 'is base or stem').required('is missing'),
+    share: measure(0.01, 5, '').required('is missing'),
+    days: daysLong(),
+  }),
+  tips: () => ({}),
+};
+type WindowKind = keyof typeof WINDOWS;
+const WINDOW_KINDS = Object.keys(WINDOWS) as WindowKind[];
+
+const windowSpec = () =>
+  lazy((v: unknown) => {
+    if (v === undefined) return mixed().notRequired();
+    const kind = string().oneOf(WINDOW_KINDS, noneOf(WINDOW_KINDS)).required('is missing');
+    const named = typeof v === 'object' && v !== null && 'kind' in v ? v.kind : undefined;
+    const of = WINDOW_KINDS.find((k) => k === named);
+    return object({ kind, ...(of ? WINDOWS[of]() : {}) })
+      .noUnknown()
+      .required('is missing');
+  });
 
 const step = () =>
   object({
@@ -41,8 +90,7 @@ const step = () =>
     )
       .max(4)
       .default(undefined),
-    // windows of the library's own programmes are kept as they are
-    window: lazy(() => mixed()),
+    window: windowSpec(),
     rootLoss: measure(0, 1, ''),
     topLoss: measure(0, 1, ''),
     only: object({ question: text(40).required(), options: array(text(40).required()).required() }).default(

@@ -61,7 +61,9 @@ export function faultsOf(p: Programme): ProgrammeFault[] {
     if (!isQuestion(question) || !isOption(question, option))
       say(null, `no such school: ${question} ${option}`);
   for (const c of p.cycles ?? []) {
+    if (c.steps.length === 0) say(null, 'a cycle has no steps');
     if (!c.steps.every((k) => before.has(k))) say(null, 'a cycle names a step that is not there');
+    if (new Set(c.steps).size < c.steps.length) say(null, 'a cycle names a step twice');
     if (!(c.times >= 1 && c.times <= 10) || !(c.every > 0 && c.every <= 10))
       say(null, 'a cycle turns 1 to 10 times');
   }
