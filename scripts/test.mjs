@@ -7,7 +7,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
-import { join } from 'node:path';
+import { isAbsolute, join } from 'node:path';
 import { needChromium, ROOT } from './lib/packages.mjs';
 import { step } from './lib/say.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
@@ -17,12 +17,13 @@ const CHECKS = [
   ['lint', 'eslint', ['.']],
   ['types', 'tsc', ['-p', 'tsconfig.json']],
   ['arrows', 'depcruise', ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'e2e']],
+  ['circles', process.execPath, ['scripts/circles.mjs']],
   ['unused code', 'knip', ['--no-config-hints']],
 ];
 const UNIT = ['core', 'contract', 'web'].map((part) => `${part}/test/**/*.test.ts`);
 const MEASURED = ['core/src', 'core/data', 'contract/src', 'server/src'];
 
-const tool = (name) => join(ROOT, 'node_modules/.bin', name);
+const tool = (name) => (isAbsolute(name) ? name : join(ROOT, 'node_modules/.bin', name));
 const run = (name, args, env = process.env) =>
   spawnSync(tool(name), args, { cwd: ROOT, stdio: 'inherit', env }).status === 0;
 const asked = process.argv.slice(2);

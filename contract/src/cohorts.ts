@@ -17,6 +17,12 @@ const started = () =>
       Boolean(v && readUncertainDate(v, 'north')),
     );
 
+/** Where the plants stand from now on. */
+export const standingTold = body({ placeId: id() });
+
+/** As it is kept: with where they stood before. */
+export const standingKept = standingTold.shape({ before: id() });
+
 const goal = () => ({
   goalCaliper: measure(5, 500, 'mm').nullable().default(null),
   goal: text(200).default(''),

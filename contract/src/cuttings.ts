@@ -1,7 +1,23 @@
 import { array, boolean, string, type InferType } from 'yup';
 import { body, code, count, date, id, measure, text } from './fields.ts';
 import { CAUSES } from './ledger.ts';
-import type { Outcome } from './records.ts';
+import type { Outcome } from './outcome.ts';
+
+const batches = () =>
+  array(
+    body({
+      name: text(40).default(''),
+      rooted: count().required('is missing'),
+      callus: count().required('is missing'),
+      dead: count().required('is missing'),
+    }),
+  );
+
+/** What is kept with the record of a check: how many had rooted, and what each tray showed. */
+export const cuttingsKept = body({
+  rooted: count().nullable().default(null),
+  batches: batches().nullable().default(null),
+});
 
 /** A check visit: what each tray showed, and what is done with it at once. */
 export const cuttingCheck = body({
@@ -9,17 +25,7 @@ export const cuttingCheck = body({
   cohortId: id(),
   stepKey: text(80).required('is missing'),
   on: date(),
-  batches: array(
-    body({
-      name: text(40).default(''),
-      rooted: count().required('is missing'),
-      callus: count().required('is missing'),
-      dead: count().required('is missing'),
-    }),
-  )
-    .min(1, 'is empty')
-    .max(60, 'at most 60 trays')
-    .required('is missing'),
+  batches: batches().min(1, 'is empty').max(60, 'at most 60 trays').required('is missing'),
   cause: string().oneOf(CAUSES, 'is not a cause').default('not rooted'),
   /** the rooted are potted now, one to a pot */
   potNow: boolean().default(false),

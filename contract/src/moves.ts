@@ -15,6 +15,9 @@ export const moveStep = body({
 });
 export const askMove = body({ cohortId: id(), stepKey: text(80).required('is missing'), to: date() });
 
+/** Kept with a day set by hand: the rule it goes against. */
+export const moveKept = body({ overrides: string<RuleName>().nullable().default(null) });
+
 export type MoveStep = InferType<typeof moveStep>;
 
 export interface MoveAnswer {

@@ -8,6 +8,9 @@ export const STORAGE = ['cool and dry', 'cold and dry', 'moist in the fridge', '
 export const SEED_EVENTS = ['test', 'soaked', 'to warm', 'to cold', 'out', 'thrown away'] as const;
 export const PROTECTIONS = ['mesh', 'fleece', 'cage', 'glass', 'guard'] as const;
 
+/** Seed that has come up. */
+export const emergenceTold = body({ emerged: count().nullable().default(null) });
+
 export const newSeedLot = body({
   id: id(),
   name: name(40),

@@ -1,5 +1,5 @@
 import { CELL_STATES, MOST_CELLS, type CellState } from '@gonimos/core/trays';
-import { array, string, type InferType } from 'yup';
+import { array, boolean, string, type InferType } from 'yup';
 import { body, count, date, id, name, noneOf, text } from './fields.ts';
 
 const state = () => string<CellState>().oneOf(CELL_STATES, noneOf(CELL_STATES)).required('is missing');
@@ -24,6 +24,9 @@ export const markCells = body({
   cause: text(60).nullable().default(null),
 });
 export const undoMarks = body({ id: id() });
+
+/** Kept with a record that the marks of a tray have written. */
+export const traysKept = body({ fromCells: boolean().required() });
 
 export type NewTray = InferType<typeof newTray>;
 export type MarkCells = InferType<typeof markCells>;

@@ -1,7 +1,6 @@
 import type { Moved } from '@gonimos/core/course';
-import type { Score } from '@gonimos/core/survival';
 import { DECISION_KINDS, FOUND_KINDS, type Cause, type Decision, type Found } from '@gonimos/core/visits';
-import { array, string, type InferType } from 'yup';
+import { array, mixed, string, type InferType } from 'yup';
 import { body, containerId, date, id, optionalTaxonId, text } from './fields.ts';
 
 /** An unplanned look: what was found, and what was decided. */
@@ -21,6 +20,17 @@ export const newVisit = body({
   taxonId: optionalTaxonId(),
   note: text(4000).default(''),
 });
+/** As it is kept with its record. */
+export const visitKept = body({
+  found: array(string<Found>().required()).default([]),
+  decision: string<Decision>().required(),
+  causes: array(mixed<Cause>().required()).default([]),
+  /** the day to look again */
+  checkOn: date().nullable().default(null),
+  /** what the plants turned out to be, and what they were taken for */
+  taxonId: optionalTaxonId(),
+  taxonBefore: optionalTaxonId(),
+});
 export const release = body({ id: id(), cohortId: id(), note: text(1000).default('') });
 
 export type NewVisit = InferType<typeof newVisit>;
@@ -32,9 +42,4 @@ export interface VisitOutcome {
   causes: Cause[];
   checkOn: string | null;
   moved: Moved[];
-}
-
-export interface SurvivalScores {
-  all: Score;
-  groups: { group: string; name: string; score: Score; factor: number }[];
 }

@@ -131,13 +131,18 @@ describe('requests', () => {
     );
     expect(Object.fromEntries(said)).to.deep.equal({
       ...{ id: UUID, cohortId: UUID, stepKey: 'sow', on: '2037-03-09', finished: true, meant: false },
+      details: {},
     });
-    refuses(newRecord, /is above 1000 mm/, { ...r, calipers: [4, 2000] });
+    refuses(newRecord, /is above 1000 mm/, { ...r, details: { sizes: { calipers: [4, 2000] } } });
     refuses(newRecord, /is below 1/, {
       ...r,
       losses: [{ id: UUID, kind: 'lost', count: 0, cause: 'frost' }],
     });
-    refuses(newRecord, /more ready than were looked at/, { ...r, buds: { looked: 3, ready: 4 } });
+    refuses(newRecord, /more ready than were looked at/, {
+      ...r,
+      details: { looks: { buds: { looked: 3, ready: 4 } } },
+    });
+    refuses(newRecord, /is missing/, { ...r, details: { potting: {} } });
     refuses(newRecord, /at most 20 lines/, {
       ...r,
       losses: Array.from({ length: 21 }, () => ({ id: UUID, kind: 'lost', count: 1, cause: 'frost' })),

@@ -11,8 +11,9 @@ import { Leveller } from '@gonimos/core/year';
 import { randomYear } from '../../core/test/year/random-year.ts';
 import { registerQuery } from '../src/cohorts/store.ts';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
+import { houseOf } from '../src/house.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
-import { buildApp } from '../src/http/app.ts';
+import { buildApp } from '../src/app.ts';
 import { freshDatabase, Visitor } from '../test/harness.ts';
 
 const COHORTS = 5000;
@@ -141,7 +142,7 @@ async function benchRegister(): Promise<void> {
   const made = await freshDatabase();
   const db = openDatabase(made.url, 8);
   await migrate(made.url);
-  await loadDemo(db);
+  await loadDemo(houseOf(db));
   await fill(db);
   const entries = Number((await db('ledger_entry').count('* as n').first())!.n);
   const app = await buildApp({

@@ -1,9 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
-import { keepPlanned } from './course/worker.ts';
+import { keepPlanned } from './worker.ts';
 import { migrate, openDatabase, type Db } from './db/index.ts';
+import { houseOf } from './house.ts';
 import { loadDemo } from './demo/nursery.ts';
-import { buildApp } from './http/app.ts';
+import { buildApp } from './app.ts';
 import { findNursery } from './nursery/store.ts';
 
 /** The secret that signs session cookies, made once and shared through the database. */
@@ -29,7 +30,7 @@ function giveUp(text: string): never {
 if (!url) giveUp('GONIMOS_DATABASE_URL is not set: the address of a PostgreSQL database.');
 const db = openDatabase(url);
 await migrate(url);
-if (demo) await loadDemo(db, (text) => console.log(text));
+if (demo) await loadDemo(houseOf(db), (text) => console.log(text));
 const loopback = ['127.0.0.1', '::1', 'localhost'].includes(host);
 const nursery = await findNursery(db);
 if (!loopback && (demo || !nursery))

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { CoursePreview } from '@gonimos/contract/cohorts';
 import type { Nursery } from '@gonimos/contract/nursery';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import type { Sowing } from '@gonimos/contract/seed';
 import { workOn } from '@gonimos/contract/records';
 import { migrate, openDatabase } from '../src/db/index.ts';
@@ -59,7 +59,8 @@ describe('plans for any climate and kind', () => {
     );
     const chop = () => w.step(c.id, 'chop');
     const look = (lowGrowth: boolean) => {
-      const r = workOn({ id: id(), cohortId: c.id, stepKey: null, on: ON, lowGrowth });
+      const looks = { lowGrowth, vigour: null, buds: null };
+      const r = workOn({ id: id(), cohortId: c.id, stepKey: null, on: ON, details: { looks } });
       return must<Outcome>(w.v.post('/records', r)).then(() => r.id);
     };
     const undo = (recordId: string) => must(w.v.post(`/records/${recordId}/undo`, { id: id() }));

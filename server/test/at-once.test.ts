@@ -3,7 +3,7 @@ import type { Cohort } from '@gonimos/contract/cohorts';
 import type { Problem } from '@gonimos/contract/problem';
 import { fold } from '@gonimos/core/ledger';
 import { openDatabase, type Db } from '../src/db/index.ts';
-import { buildApp } from '../src/http/app.ts';
+import { buildApp } from '../src/app.ts';
 import { readEntries } from '../src/ledger/store.ts';
 import { bench, id, SECRET, seedCohort, Visitor, workshop, type Bench } from './harness.ts';
 

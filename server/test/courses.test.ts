@@ -3,7 +3,7 @@ import ICAL from 'ical.js';
 import { addDays } from '@gonimos/core/calendar';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CohortCourse } from '@gonimos/contract/course';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { bench, id, seedCohort, type Bench, type Visitor } from './harness.ts';
 
 describe('courses: record, replan, undo', () => {
@@ -26,7 +26,13 @@ describe('courses: record, replan, undo', () => {
   const course = (c: string) => grower.get<CohortCourse>(`/cohorts/${c}/course`);
   const step = async (c: string, key: string) => (await course(c)).steps.find((s) => s.key === key)!;
   const emergence = (cohortId: string, more = {}) => ({
-    ...{ id: id(), cohortId, stepKey: 'emergence', on: '2037-03-09', emerged: 84 },
+    ...{
+      id: id(),
+      cohortId,
+      stepKey: 'emergence',
+      on: '2037-03-09',
+      details: { emergence: { emerged: 84 } },
+    },
     losses: [{ id: id(), kind: 'lost_before_emergence', count: 9, cause: 'eaten' }],
     ...more,
   });
@@ -88,7 +94,7 @@ describe('courses: record, replan, undo', () => {
       on: '2037-03-09',
       done: 20,
       finished: false,
-      container: 'basket-18',
+      details: { potting: { container: 'basket-18' } },
     };
     expect((await grower.post('/records', part)).statusCode).to.equal(200);
     expect((await step(c.id, 'correct')).status).to.equal('planned');

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { fold } from '@gonimos/core/ledger';
 import { migrate, openDatabase } from '../src/db/index.ts';
+import { houseOf } from '../src/house.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
 import { readEntries } from '../src/ledger/store.ts';
 import { freshDatabase, id } from './harness.ts';
@@ -31,7 +32,7 @@ describe('the server killed in the middle of writing', () => {
     const made = await freshDatabase();
     const db = openDatabase(made.url, 4);
     await migrate(made.url);
-    await loadDemo(db);
+    await loadDemo(houseOf(db));
     const cohorts: { id: string; live: number }[] = await db('cohort')
       .where('live', '>', 20)
       .select('id', 'live');

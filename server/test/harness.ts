@@ -5,8 +5,9 @@ import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Role } from '@gonimos/contract/people';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
+import { houseOf } from '../src/house.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
-import { buildApp } from '../src/http/app.ts';
+import { buildApp } from '../src/app.ts';
 
 export const id = randomUUID;
 
@@ -50,7 +51,7 @@ export async function demoDatabase() {
     const made = await freshDatabase();
     const db = openDatabase(made.url, 4);
     await migrate(made.url);
-    await loadDemo(db);
+    await loadDemo(houseOf(db));
     await db.destroy();
     return made.name;
   })();

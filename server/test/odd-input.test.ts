@@ -47,11 +47,13 @@ describe('input that is odd rather than malformed', () => {
     );
     await must(v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount, count: 45 }));
     await must(v.post(`/cohorts/${c.id}/ledger`, { id: id(), ...recount, count: 300, meant: true }));
-    const look = { cohortId: c.id, stepKey: null, on: '2037-03-03', calipers: [1000, 0.1] };
-    await refusal(v.post('/records', { id: id(), ...look }), 'calipers of 0.1 mm and 1000 mm');
-    await must(v.post('/records', { id: id(), ...look, meant: true }));
+    const look = { cohortId: c.id, stepKey: null, on: '2037-03-03' };
+    const sizes = { calipers: [1000, 0.1] };
+    const told = { ...look, details: { sizes } };
+    await refusal(v.post('/records', { id: id(), ...told }), 'calipers of 0.1 mm and 1000 mm');
+    await must(v.post('/records', { id: id(), ...told, meant: true }));
     const losses = [{ id: id(), kind: 'lost', count: 99_999, cause: 'frost' }];
-    await refusal(v.post('/records', { id: id(), ...look, calipers: [], losses }), 'more plants would leave');
+    await refusal(v.post('/records', { id: id(), ...look, losses }), 'more plants would leave');
     await refusal(
       v.post('/cohorts', await seedCohort(v, 10, { started: '1900' })),
       'more than 100 years ago',

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Planning } from '@gonimos/contract/planning';
-import { noteNewDay, workOff } from '../src/course/due.ts';
+import { noteNewDay, workOff } from '../src/planning/due.ts';
 import { bench, id, must, seedCohort, workshop, type Bench } from './harness.ts';
 import { endServer, freePort, serve } from './serve.ts';
 

@@ -3,7 +3,7 @@ import type { CohortRow, CoursePreview } from '@gonimos/contract/cohorts';
 import type { Comparison } from '@gonimos/contract/comparison';
 import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
 import type { Lineage } from '@gonimos/contract/lineage';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import type { Round } from '@gonimos/contract/round';
 import type { SeedLot } from '@gonimos/contract/seed';
 import type { Goal, StartAnswer } from '@gonimos/contract/starts';
@@ -77,7 +77,13 @@ describe('propagation', () => {
       expect((await w.step(top.id, 'sever')).status).to.equal('done');
       await must(event(top.id, 'wound-sealed', '2036-10-01'));
       // recorded from the course instead, and taken back: the layer hangs again
-      const cut = { id: id(), cohortId: low.id, stepKey: 'sever', on: '2036-10-01', container: 'basket-25' };
+      const cut = {
+        id: id(),
+        cohortId: low.id,
+        stepKey: 'sever',
+        on: '2036-10-01',
+        details: { potting: { container: 'basket-25' } },
+      };
       await must(v.post('/records', cut));
       const stage = async () =>
         (await v.get<ParentLayers>(`/parents/${p}/layers`)).layers.find((x) => x.cohortId === low.id)!.state

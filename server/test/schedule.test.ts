@@ -3,7 +3,8 @@ import type { Cohort } from '@gonimos/contract/cohorts';
 import type { ProgrammeRow, RetargetAnswer } from '@gonimos/contract/library';
 import type { BatchLine, MoveAnswer } from '@gonimos/contract/moves';
 import type { CohortChange } from '@gonimos/contract/schools';
-import type { SurvivalScores, VisitOutcome } from '@gonimos/contract/visits';
+import type { SurvivalScores } from '@gonimos/contract/survival';
+import type { VisitOutcome } from '@gonimos/contract/visits';
 import type { Year } from '@gonimos/contract/year';
 import { addDays } from '@gonimos/core/calendar';
 import { programme } from '@gonimos/core/programmes';
@@ -170,8 +171,7 @@ describe('season and schedule', () => {
       cohortId: c.id,
       stepKey: 'correct',
       on: '2037-03-05',
-      container: 'basket-18',
-      sure: 0.9,
+      details: { potting: { container: 'basket-18' }, survival: { sure: 0.9 } },
     };
     expect((await v.post('/records', work)).statusCode).to.equal(200);
     const to = { id: id(), cohortId: c.id, programmeId: 'seed-ground', goal: 'a stout one', goalCaliper: 70 };
@@ -199,10 +199,15 @@ describe('season and schedule', () => {
       cohortId: c.id,
       stepKey: 'correct',
       on: '2037-02-20',
-      container: 'basket-18',
-      sure: 0.5,
+      details: { potting: { container: 'basket-18' }, survival: { sure: 0.5 } },
     });
-    const look = { id: id(), cohortId: c.id, stepKey: 'correct.survival-look', on: '2037-03-08', alive: 24 };
+    const look = {
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct.survival-look',
+      on: '2037-03-08',
+      details: { survival: { alive: 24 } },
+    };
     expect((await v.post('/records', look)).json()).to.include({ live: 24 });
     const after = await v.get<SurvivalScores>('/survival');
     expect(after.all.looks).to.equal(before.all.looks + 1);

@@ -63,15 +63,20 @@ describe('whatever was recorded is taken back whole', () => {
         finished: true,
         note: `by luck ${luck.toFixed(2)}`,
       },
-      ...(asks.has('emergence') ? { emerged: Math.max(1, some(c.pending * 0.8)) } : {}),
-      ...(asks.has('container') && s.container ? { container: s.container } : {}),
-      ...(asks.has('sizes') ? { calipers: [4 + 20 * luck, 6 + 20 * luck], heights: [200 + 500 * luck] } : {}),
-      ...(asks.has('alive') ? { alive: c.live - lost } : {}),
+      details: {
+        ...(asks.has('emergence') ? { emergence: { emerged: Math.max(1, some(c.pending * 0.8)) } } : {}),
+        ...(asks.has('container') && s.container ? { potting: { container: s.container } } : {}),
+        ...(asks.has('sizes')
+          ? { sizes: { calipers: [4 + 20 * luck, 6 + 20 * luck], heights: [200 + 500 * luck] } }
+          : {}),
+        ...(asks.has('alive') ? { survival: { alive: c.live - lost } } : {}),
+        looks: { vigour: 1 + some(4) },
+      },
       losses:
         lost > 0 && !asks.has('emergence') && !asks.has('alive')
           ? [{ id: id(), kind: luck > 0.5 ? 'culled' : 'lost', count: lost, cause: 'weak' }]
           : [],
-      ...{ minutes: some(90), vigour: 1 + some(4) },
+      minutes: some(90),
     };
   };
 
@@ -131,7 +136,8 @@ describe('whatever was recorded is taken back whole', () => {
     const cohort = await seedCohort(v, 80, BEGINNINGS[0]);
     await must(v.post('/cohorts', cohort));
     const up = {
-      ...{ id: id(), cohortId: cohort.id, stepKey: 'emergence', on: '2033-05-01', emerged: 60 },
+      ...{ id: id(), cohortId: cohort.id, stepKey: 'emergence', on: '2033-05-01' },
+      details: { emergence: { emerged: 60 } },
     };
     await must(v.post('/records', up));
     const potted = {
@@ -139,7 +145,7 @@ describe('whatever was recorded is taken back whole', () => {
       cohortId: cohort.id,
       stepKey: 'cells',
       on: '2033-06-10',
-      container: 'cell-60',
+      details: { potting: { container: 'cell-60' } },
     };
     await must(v.post('/records', potted));
     await must(

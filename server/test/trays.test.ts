@@ -145,7 +145,13 @@ describe('trays and checks', () => {
       await refusal(v.post(`/ledger/${entry.id}/reverse`, { id: id(), note: '' }), 'mark the cells');
       const step = await w.step(c.id, 'emergence');
       await refusal(
-        v.post('/records', { id: id(), cohortId: c.id, stepKey: step.key, on: '2037-03-09', emerged: 3 }),
+        v.post('/records', {
+          id: id(),
+          cohortId: c.id,
+          stepKey: step.key,
+          on: '2037-03-09',
+          details: { emergence: { emerged: 3 } },
+        }),
         'outside the trays',
       );
     });

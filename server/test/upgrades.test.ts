@@ -21,6 +21,7 @@ const RELEASED: Record<string, string> = {
   '007-plan-due.ts': '125166824504a10f07cc175805eea9c5dcd2e609c59b7194fb459f3b6193905b',
   '008-people.ts': '4de855615044dddac1948ead879a66e542be743bd6f2d237f7d3b114f35ed4ef',
   '009-any-order.ts': '59f8e23a192acbd25e5c9bd34cc2cdd46903dabc6f0caab7b1c838bee8739799',
+  '010-details.ts': 'fdaff54dd2327841afae0deb5514f4ee9ab5689a6689dedcd51fad2667d0da71',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */
@@ -79,9 +80,10 @@ describe('databases of earlier commits', () => {
         const [row] = await v.get<{ id: string }[]>('/cohorts');
         const before = await v.get<Cohort>(`/cohorts/${row.id}`);
         expect(before.live).to.equal(86);
-        const look = { id: id(), cohortId: row.id, stepKey: null, on: '2026-06-02', calipers: [3] };
+        const look = { id: id(), cohortId: row.id, stepKey: null, on: '2026-06-02' };
+        const details = { sizes: { calipers: [3] } };
         const lost = [{ id: id(), kind: 'lost', count: 6, cause: 'frost' }];
-        await must(v.post('/records', { ...look, losses: lost }));
+        await must(v.post('/records', { ...look, details, losses: lost }));
         const course = await v.get<CohortCourse>(`/cohorts/${row.id}/course`);
         const next = course.steps.find((s) => s.status === 'planned' && s.ready)!;
         await must(v.post('/records', { ...look, id: id(), stepKey: next.key, on: '2026-07-01' }));

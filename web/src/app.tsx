@@ -36,17 +36,17 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Round /> },
       { path: '/cohorts', ...page(() => import('./cohorts/register').then((m) => m.Register)) },
-      { path: '/cohorts/new', ...page(() => import('./cohorts/new-cohort').then((m) => m.NewCohort)) },
+      { path: '/cohorts/new', ...page(() => import('./screens/new-cohort').then((m) => m.NewCohort)) },
       { path: '/cohorts/import', ...page(() => import('./files/import').then((m) => m.Import)) },
       {
         path: '/cohorts/:id',
-        ...page(() => import('./cohorts/cohort').then((m) => m.Cohort)),
+        ...page(() => import('./screens/cohort').then((m) => m.Cohort)),
         children: [
           { index: true, ...page(() => import('./course/course').then((m) => m.CoursePart)) },
           { path: 'ledger', ...page(() => import('./ledger/ledger').then((m) => m.LedgerPart)) },
           { path: 'trays', ...page(() => import('./trays/trays').then((m) => m.TraysPart)) },
           { path: 'lineage', ...page(() => import('./lineage/lineage').then((m) => m.LineagePart)) },
-          { path: 'notes', ...page(() => import('./cohorts/notes').then((m) => m.NotesPart)) },
+          { path: 'notes', ...page(() => import('./screens/notes').then((m) => m.NotesPart)) },
         ],
       },
       {
@@ -75,7 +75,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: '/season', ...page(() => import('./season/season').then((m) => m.Season)) },
-      { path: '/nursery', ...page(() => import('./nursery/nursery').then((m) => m.Nursery)) },
+      { path: '/nursery', ...page(() => import('./screens/nursery').then((m) => m.Nursery)) },
     ],
   },
 ]);

@@ -33,9 +33,10 @@ export const CARE = [
   ),
   row('moss-off', 'Moss off, new growth shows', 'care', { any: growth(0.12, 35) }, 0.3, []),
   row('guard-on', 'Cover on: mesh or guard', 'care', { any: lag(0, 7) }, 0.2, ['mesh cover'], {
+    cover: 'on',
     aftercare: [{ operation: 'guard-off' }],
   }),
-  row('guard-off', 'Cover off', 'care', { any: growth(0.7, 60) }, 0.2, []),
+  row('guard-off', 'Cover off', 'care', { any: growth(0.7, 60) }, 0.2, [], { cover: 'off' }),
   row('repellent', 'Repellent on against browsing', 'care', { any: lag(0, 14) }, 0.1, ['sprayer'], {
     aftercare: [{ operation: 'repellent-again' }],
     caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
@@ -71,9 +72,7 @@ export const CARE = [
     { any: { kind: 'cold', side: 'first', opens: -28, closes: 0 } },
     0.5,
     ['trolley'],
-    {
-      caution: 'Heavy pots: two people or a trolley.',
-    },
+    { shelters: true, caution: 'Heavy pots: two people or a trolley.' },
   ),
   row(
     'harden-off',
@@ -82,6 +81,7 @@ export const CARE = [
     { any: outdoors(['last-frost', -21], ['last-frost', 30]) },
     1,
     ['trolley'],
+    { hardens: true },
   ),
   row(
     'take-out',

@@ -39,6 +39,7 @@ export const GROUND = [
     },
   ),
   row('lift', 'Lift from the ground', 'roots', BEFORE_BUDS, 25, ['spade', 'saw', 'root shears'], {
+    loosens: true,
     loss: [0.65, 0.4],
     rest: 1,
     guard: -3,

@@ -227,7 +227,7 @@ export const PROPAGATION = [
     { any: { kind: 'warmth', degreeDays: 'layer', share: 0.6, days: 21, base: 8 } },
     3,
     ['dark film'],
-    {},
+    { layer: 'looked' },
   ),
   row(
     'layer-open',
@@ -237,6 +237,7 @@ export const PROPAGATION = [
     30,
     ['scissors', 'moss', 'dark film'],
     {
+      layer: 'opened',
       loss: [0, 0],
       skilled: true,
       caution: SAW,
@@ -256,6 +257,7 @@ export const PROPAGATION = [
     25,
     ['fine saw', 'tie-down wire', 'shade cloth'],
     {
+      layer: 'severed',
       loss: [0, 0.15],
       skilled: true,
       moves: true,

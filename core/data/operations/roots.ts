@@ -57,6 +57,8 @@ export const ROOTS = [
     6,
     ['root hook', 'root shears', 'mist bottle'],
     {
+      gives: 'prunings',
+      loosens: true,
       loss: [0.6, 0.2],
       rest: 1,
       guard: -3,
@@ -71,6 +73,8 @@ export const ROOTS = [
     },
   ),
   row('root-work', 'Root work and back', 'roots', ROOT_WORK, 12, ['root hook', 'root shears'], {
+    gives: 'prunings',
+    loosens: true,
     ...ONE_SITTING,
     loss: [0.5, 0.2],
     aftercare: [...AFTER_ROOTS, MOSS_OFF, { operation: 'root-check' }],
@@ -83,6 +87,7 @@ export const ROOTS = [
     10,
     ['root hook', 'scissors'],
     {
+      loosens: true,
       loss: [0.18, 0.05],
       rest: 1,
       guard: -1,
@@ -117,6 +122,7 @@ export const ROOTS = [
     },
   ),
   row('training-pot', 'Into the training pot', 'roots', ROOT_WORK, 25, ['root hook', 'root shears'], {
+    loosens: true,
     ...ONE_SITTING,
     loss: [0.5, 0.3],
     aftercare: [...AFTER_ROOTS, { operation: 'root-check' }],
@@ -188,9 +194,15 @@ export const ROOTS = [
     aftercare: [{ operation: 'first-water' }, { operation: 'survival-look', window: lag(18, 30) }],
   }),
   row('first-water', 'First water after planting dry', 'care', { any: lag(5, 12) }, 0.1, []),
-  row('root-check', 'Root check: lift and look at the holes', 'care', { any: growth(0.8, 45) }, 1, [
-    'tally card',
-  ]),
+  row(
+    'root-check',
+    'Root check: lift and look at the holes',
+    'care',
+    { any: growth(0.8, 45) },
+    1,
+    ['tally card'],
+    { firms: true },
+  ),
   row(
     'fuse',
     'Fuse: place, bind, plant',

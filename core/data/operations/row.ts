@@ -21,6 +21,15 @@ export interface More extends Partial<
     | 'wounds'
     | 'fills'
     | 'binds'
+    | 'gives'
+    | 'puts'
+    | 'checks'
+    | 'loosens'
+    | 'firms'
+    | 'hardens'
+    | 'shelters'
+    | 'cover'
+    | 'layer'
   >
 > {
   /** share of root and of top taken */

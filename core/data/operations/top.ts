@@ -16,6 +16,7 @@ export const TOP = [
     8,
     ['aluminium wire', 'wire cutters'],
     {
+      puts: 'wire',
       rest: 0.5,
       established: 0.3,
       skilled: true,
@@ -33,6 +34,7 @@ export const TOP = [
     },
   ),
   row('wire-check', 'Wire check: off, on or again', 'top', AFTER_FLUSH, 3, ['wire cutters'], {
+    checks: 'wire',
     caution: WIRE,
   }),
   row(
@@ -42,13 +44,7 @@ export const TOP = [
     { any: season(['bud-swell', -40], ['bud-break', 0]), warm: warm(0, 60) },
     12,
     ['aluminium wire', 'raffia'],
-    {
-      loss: [0, 0.1],
-      rest: 0.5,
-      skilled: true,
-      caution: WIRE,
-      aftercare: [BITES],
-    },
+    { puts: 'wire', loss: [0, 0.1], rest: 0.5, skilled: true, caution: WIRE, aftercare: [BITES] },
   ),
   row('bend-shoot', 'Bend a shoot into the new line', 'top', DORMANT_TOP, 5, ['aluminium wire'], {
     loss: [0, 0.05],
@@ -58,6 +54,7 @@ export const TOP = [
     aftercare: [BITES],
   }),
   row('cut-back', 'Cut back leaders', 'top', DORMANT_TOP, 2, ['secateurs'], {
+    gives: 'prunings',
     loss: [0, 0.3],
     rest: 0.5,
     oldWood: true,
@@ -71,6 +68,7 @@ export const TOP = [
     5,
     ['fine saw', 'knife'],
     {
+      gives: 'prunings',
       sameSitting: true,
       oldWood: true,
       wounds: true,
@@ -97,6 +95,7 @@ export const TOP = [
     5,
     ['fine saw'],
     {
+      gives: 'prunings',
       oldWood: true,
       wounds: true,
       loss: [0, 0.45],

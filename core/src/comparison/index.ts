@@ -1,3 +1,4 @@
+import { percent } from '../words/index.ts';
 import { groupBy } from '../group/index.ts';
 import { RHO_BATCHES, TRAY_RHO } from '../../data/survival.ts';
 import { fisherExact, wilson, withinCorrelation, type Share } from '../stats/index.ts';
@@ -100,8 +101,6 @@ export function alsoDiffers(units: readonly Unit[], a: string, b: string): strin
     return [...x].every((v) => !y.has(v)) && x.size > 0 && y.size > 0;
   });
 }
-
-const percent = (x: number) => `${Math.round(x * 100)} %`;
 
 /** Percentage points with their sign. */
 export const points = (x: number): string => {

@@ -1,3 +1,4 @@
+import { percent } from '../words/index.ts';
 import { toIso } from '../calendar/index.ts';
 import type { Placement } from './place.ts';
 import type { Demand, Reason, StepInHand } from './types.ts';
@@ -40,7 +41,7 @@ export function reasonsOf(found: Placement, { fact }: StepInHand): Reason[] {
   if (fact.lighten)
     reasons.push({
       rule: 'quarantine',
-      text: `Found on opening {${fact.lighten.on}}: ${fact.lighten.found}. The work is lightened to ${Math.round(fact.lighten.share * 100)} %`,
+      text: `Found on opening {${fact.lighten.on}}: ${fact.lighten.found}. The work is lightened to ${percent(fact.lighten.share)}`,
       figures: [
         {
           label: 'share taken',

@@ -1,3 +1,4 @@
+import { percent } from '../words/index.ts';
 import { CONTAINERS, type ContainerKind } from '../containers/index.ts';
 import { cp } from '../params/index.ts';
 
@@ -106,7 +107,7 @@ export function designFaults(base: number, layers: readonly PlannedLayer[]): Des
   if (taken > CROWN_GIVEN.value && layers.length > 0)
     say(
       layers[0],
-      `together they take ${Math.round(taken * 100)} % of the crown; ${Math.round(CROWN_GIVEN.value * 100)} % is the most in one season`,
+      `together they take ${percent(taken)} of the crown; ${Math.round(CROWN_GIVEN.value * 100)} % is the most in one season`,
     );
   return faults;
 }

@@ -1,3 +1,4 @@
+import { plural } from '../words/index.ts';
 import { toIso, type Day } from '../calendar/index.ts';
 import { AGAIN_SHARE } from '../cuttings/index.ts';
 import type { SeasonBook } from '../season/book.ts';
@@ -91,7 +92,7 @@ export function decideLayer(
   return { verdict, fill, opening, margin, cutOff };
 }
 
-const days = (n: number) => `${n} day${n === 1 ? '' : 's'}`;
+const days = (n: number) => `${plural(n, 'day')}`;
 
 /** A decision in plain words; dates stand as {YYYY-MM-DD}. */
 export function verdictText(d: LayerDecision): string {

@@ -45,6 +45,32 @@ export interface LedgerEntry {
   transferId?: string | null;
 }
 
+/** An entry to be written; its turn on its day is that of its coming, unless it takes the place of another. */
+export interface NewEntry extends Omit<LedgerEntry, 'seq'> {
+  /** last day it can have happened, where that is not known to the day */
+  to?: IsoDate;
+  note?: string;
+  recordId?: string | null;
+  /** the entry a cull goes back to */
+  damageId?: string | null;
+  personId?: string | null;
+  seq?: number;
+}
+
+/** Seed is lost before it shows, shows before plants of it are lost, and what is lost is not potted. */
+const TURN: readonly EntryType[] = [
+  'lost_before_emergence',
+  'emerged',
+  'severed',
+  'lost',
+  'culled',
+  'potted',
+];
+
+/** Entries of one piece of work, in the order in which they can have happened. */
+export const inTurn = <E extends Pick<NewEntry, 'type'>>(entries: readonly E[]): E[] =>
+  entries.toSorted((a, b) => TURN.indexOf(a.type) - TURN.indexOf(b.type));
+
 export interface LedgerState {
   /** living plants */
   live: number;

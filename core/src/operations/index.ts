@@ -110,6 +110,24 @@ export interface Operation {
   fills?: 'fresh' | 'again';
   /** holds stems together by school */
   binds?: boolean;
+  /** what it leaves over that may be stuck */
+  gives?: 'prunings';
+  /** what it puts on the plants, to be looked at and taken off in time */
+  puts?: 'wire';
+  /** looks at what was put on, before it bites */
+  checks?: 'wire';
+  /** disturbs the roots: kept from frost for some weeks */
+  loosens?: boolean;
+  /** shows whether the roots hold again */
+  firms?: boolean;
+  /** makes plants used to the open air */
+  hardens?: boolean;
+  /** takes plants to a sheltered place */
+  shelters?: boolean;
+  /** a cover goes on, or comes off */
+  cover?: 'on' | 'off';
+  /** what happens to a layer by it */
+  layer?: 'looked' | 'opened' | 'severed';
   /** person-minutes a plant, worked in series */
   minutes: Param;
   /** people wanted at once, and whether it takes practice */
@@ -133,6 +151,10 @@ export function operation(id: string): Operation {
   if (!op) throw new RangeError(`no such operation: ${id}`);
   return op;
 }
+
+/** Ids of the operations of which something holds. */
+export const operationsThat = (holds: (o: Operation) => boolean): string[] =>
+  OPERATIONS.filter(holds).map((o) => o.id);
 
 /** The window of a kind among those written; null when it has none. */
 export function windowOf(w: Windows, t: Pick<Taxon, 'group' | 'phenology'>): WindowSpec | null {

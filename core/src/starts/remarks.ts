@@ -1,3 +1,4 @@
+import { plural } from '../words/index.ts';
 import { toDay, toIso, type IsoDate } from '../calendar/index.ts';
 import { operation } from '../operations/index.ts';
 import { firstStep, type Programme } from '../programmes/index.ts';
@@ -106,7 +107,7 @@ function ofSeed(t: Taxon, book: SeasonBook, startedOn: IsoDate, lot: LotKnown | 
       grave: needs.kind === 'fresh',
       text:
         needs.kind === 'fresh'
-          ? `Seed of ${t.name} does not keep, and this lot is ${years} year${years === 1 ? '' : 's'} old: expect little of it`
+          ? `Seed of ${t.name} does not keep, and this lot is ${plural(years, 'year')} old: expect little of it`
           : `Seed of ${t.name} keeps about ${t.keeps.value} years, and this lot is ${years} old: test it before you count on it`,
     });
   return [...remarks, ...ofCold(t, book, startedOn, lot)];

@@ -63,4 +63,8 @@ export function normalShare(z: number): number {
   return z < 0 ? tail : 1 - tail;
 }
 
+/** Arithmetic mean, in the unit of the values; null of none. */
+export const mean = (values: readonly number[]): number | null =>
+  values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
+
 export * from './counts.ts';

@@ -13,7 +13,7 @@ import { taxon } from '@gonimos/core/taxa';
 import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
 import { programmeFor } from '../library/store.ts';
-import { factsToBe } from '../course/facts.ts';
+import { factsToBe } from '../planning/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';

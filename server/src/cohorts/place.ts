@@ -1,5 +1,6 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { toDay, toIso } from '@gonimos/core/calendar';
+import { operationsThat } from '@gonimos/core/operations';
 import { exposureBetween, safeFrom } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
@@ -34,11 +35,13 @@ export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: str
   const today = todayAt(await readNursery(sql));
   const books = await seasonBooks(sql);
   const [here, there] = [books.get(c.placeId)!, books.get(to)!];
-  const hardened = await sql('record as r')
-    .leftJoin('record as u', 'u.undoes', 'r.id')
+  const hardened = await sql('standing_record as r')
     .join('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
-    .where({ 'r.cohort_id': c.id, 's.operation': 'harden-off' })
-    .whereNull('u.id')
+    .where({ 'r.cohort_id': c.id })
+    .whereIn(
+      's.operation',
+      operationsThat((o) => o.hardens === true),
+    )
     .whereRaw('r.on_date > ?::date - ?::int', [today, HARDENED_FOR])
     .first('r.id');
   const { hardyTo, name } = taxon(c.taxonId);

@@ -2,11 +2,10 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { editCohort, newCohort, promotePlant, settleKind, splitCohort } from '@gonimos/contract/cohorts';
 import { id } from '@gonimos/contract/fields';
-import { replan } from '../course/replan.ts';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
-import { lockCohort } from './lock.ts';
+import { lockCohort } from '../write/lock.ts';
 import { mayStandThere, stand } from './place.ts';
 import { enterCohort, promote, settleKind as settle, splitCohort as split } from './service.ts';
 import { readCohort, readRegister, updateCohort } from './store.ts';
@@ -38,7 +37,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     summary: 'Enters a cohort and plans its course',
     body: newCohort,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'cohort', body, (trx) => enterCohort(trx, body, person)),
+      write(app, { id: body.id, what: 'cohort', body, person }, (w) => enterCohort(w, body)),
   });
 
   route(app, {
@@ -49,7 +48,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     params,
     body: editCohort,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `cohort ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `cohort ${p.id}`, body, person }, async ({ trx }) => {
         await lockCohort(trx, p.id);
         const was = await readCohort(trx, p.id);
         await readPlace(trx, body.placeId);
@@ -57,8 +56,11 @@ export function cohortRoutes(app: FastifyInstance): void {
         const today = todayAt(await readNursery(trx));
         await updateCohort(trx, p.id, body, was, today, person.id);
         const guests = body.placeId === was.placeId ? [] : await stand(trx, p.id, body.placeId, today);
-        await replan(trx, [p.id, ...guests], 'the cohort was changed');
-        return readCohort(trx, p.id);
+        return {
+          touched: [p.id, ...guests],
+          cause: 'the cohort was changed',
+          answer: () => readCohort(trx, p.id),
+        };
       }),
   });
 
@@ -70,7 +72,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     params,
     body: splitCohort,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `split ${p.id}`, body, (trx) => split(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `split ${p.id}`, body, person }, (w) => split(w, p.id, body)),
   });
 
   route(app, {
@@ -81,7 +83,7 @@ export function cohortRoutes(app: FastifyInstance): void {
     params,
     body: settleKind,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `kind ${p.id}`, body, (trx) => settle(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `kind ${p.id}`, body, person }, (w) => settle(w, p.id, body)),
   });
 
   route(app, {
@@ -92,6 +94,6 @@ export function cohortRoutes(app: FastifyInstance): void {
     params,
     body: promotePlant,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `promote ${p.id}`, body, (trx) => promote(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `promote ${p.id}`, body, person }, (w) => promote(w, p.id, body)),
   });
 }

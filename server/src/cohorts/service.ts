@@ -1,23 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import type { NewCohort, PromotePlant, SettleKind, SplitCohort } from '@gonimos/contract/cohorts';
+import type { KeptDetails } from '@gonimos/contract/details';
 import type { Person } from '@gonimos/contract/people';
-import { workOn, type Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
+import { workOn } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import type { StartUnit } from '@gonimos/core/ledger';
 import { firstStep, type Programme } from '@gonimos/core/programmes';
 import { hemisphereOf } from '@gonimos/core/season';
+import { mean } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
-import { replan } from '../course/replan.ts';
+import { onCohort } from '../course/outcome.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
 import { insertIdentity } from '../lineage/identity.ts';
 import { programmeFor } from '../library/store.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
-import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from './lock.ts';
-import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
+import { lockCohort } from '../write/lock.ts';
+import { insertWork } from '../records/store.ts';
+import type { Writing, Written } from '../write/types.ts';
 import { insertVisit } from '../visits/store.ts';
 import { copyCohort, insertCohort } from './store.ts';
 
@@ -42,14 +45,9 @@ export async function readStart(sql: Sql, said: string) {
 }
 
 /** Enters a cohort: its start in the ledger, its first step done, its course planned. */
-export async function enterCohort(
-  trx: Trx,
-  c: NewCohort,
-  person: Person | null,
-  calipers: number[] = [],
-): Promise<Outcome> {
-  await putCohort(trx, c, person, calipers);
-  return outcomeOf(trx, c.id, c.id, 'the cohort was entered');
+export async function enterCohort({ trx, person }: Writing, c: NewCohort): Promise<Written<Outcome>> {
+  await putCohort(trx, c, person);
+  return onCohort(trx, c.id, c.id, 'the cohort was entered');
 }
 
 /** Puts a cohort into the ledger, with its first step done; its course is for the caller to plan. */
@@ -74,9 +72,9 @@ export async function putCohort(
       trx,
       workOn({
         ...{ id: recordId, cohortId: c.id, stepKey: firstStep(p).key, on: started.from },
-        ...{ done: c.count, container: c.container, calipers },
+        done: c.count,
       }),
-      NOTHING_BEFORE,
+      { potting: { container: c.container, before: c.container }, ...sizesOf(calipers) },
       person?.id ?? null,
     );
   await insertEntries(trx, [
@@ -90,6 +88,10 @@ export async function putCohort(
   ]);
   if (c.origin?.quarantine) await holdApart(trx, c.id, started.from, person);
 }
+
+/** Calipers a cohort starts with, mm. */
+const sizesOf = (calipers: number[]): KeptDetails =>
+  calipers.length === 0 ? {} : { sizes: { calipers, heights: [], caliper: mean(calipers), height: null } };
 
 /** What a cohort is counted in that stands at a step: seed until it shows, layers until they are severed. */
 function unitAt(p: Programme, at: number): StartUnit {
@@ -128,33 +130,44 @@ async function holdApart(trx: Trx, id: string, since: string, person: Person | n
   await insertVisit(
     trx,
     {
-      ...{ id: randomUUID(), cohortId: id, stepKey: null, on: since, found: [], decision: 'quarantine' },
-      ...{ container: null, taxonId: null, note: 'came from elsewhere' },
+      id: randomUUID(),
+      cohortId: id,
+      stepKey: null,
+      on: since,
+      found: [],
+      decision: 'quarantine',
+      container: null,
+      taxonId: null,
+      note: 'came from elsewhere',
     },
-    {
-      ...{ causes: [], checkOn: addDays(since, QUARANTINE_DAYS), until: null, container: null },
-      ...{ containerBefore: null, taxonBefore: null, personId: person?.id ?? null },
-    },
+    { causes: [], checkOn: addDays(since, QUARANTINE_DAYS), personId: person?.id ?? null },
   );
 }
 
 /** Parts some plants off into a cohort of their own, which keeps the history so far. */
-export async function splitCohort(trx: Trx, from: string, s: SplitCohort, person: Person): Promise<Outcome> {
+export async function splitCohort(
+  { trx, personId }: Writing,
+  from: string,
+  s: SplitCohort,
+): Promise<Written<Outcome>> {
   await lockCohort(trx, from);
   await readPlace(trx, s.placeId);
   await copyCohort(trx, from, { id: s.newId, code: s.newCode, placeId: s.placeId, note: s.note });
   const on = todayAt(await readNursery(trx));
-  const half = { on, count: s.count, transferId: s.id, personId: person.id };
+  const half = { on, count: s.count, transferId: s.id, personId };
   await insertEntries(trx, [
     { ...half, id: randomUUID(), cohortId: from, type: 'split_out', note: `to ${s.newCode}` },
     { ...half, id: randomUUID(), cohortId: s.newId, type: 'split_in' },
   ]);
-  await replan(trx, [s.newId], 'it was split off');
-  return outcomeOf(trx, from, s.id, 'plants were split off');
+  return onCohort(trx, from, s.id, 'plants were split off', [s.newId]);
 }
 
 /** Leaves or flowers have told which of the kinds it might be it is; the course follows. */
-export async function settleKind(trx: Trx, id: string, s: SettleKind, person: Person): Promise<Outcome> {
+export async function settleKind(
+  { trx, personId }: Writing,
+  id: string,
+  s: SettleKind,
+): Promise<Written<Outcome>> {
   const cohort = await lockCohort(trx, id);
   const {
     taxon_maybe: maybe,
@@ -169,21 +182,25 @@ export async function settleKind(trx: Trx, id: string, s: SettleKind, person: Pe
     .update({ taxon_id: s.taxonId, taxon_maybe: null, version: trx.raw('version + 1') });
   const name = (taxonId: string) => taxon(taxonId).name;
   await insertIdentity(trx, {
-    ...{ id: s.id, cohortId: id, on: todayAt(await readNursery(trx)), personId: person.id },
+    ...{ id: s.id, cohortId: id, on: todayAt(await readNursery(trx)), personId },
     reason: s.reason || `seen to be ${name(s.taxonId)}; it might have been ${maybe.map(name).join(' or ')}`,
     ...{ was: { code, tag }, now: { code, tag } },
   });
-  return outcomeOf(trx, id, s.id, `it was seen to be ${name(s.taxonId)}`);
+  return onCohort(trx, id, s.id, `it was seen to be ${name(s.taxonId)}`);
 }
 
 /** Takes one plant out to be followed by its own tag: a cohort of one, which keeps the history so far. */
-export async function promote(trx: Trx, from: string, p: PromotePlant, person: Person): Promise<Outcome> {
+export async function promote(
+  { trx, personId }: Writing,
+  from: string,
+  p: PromotePlant,
+): Promise<Written<Outcome>> {
   const cohort = await lockCohort(trx, from);
   const on = todayAt(await readNursery(trx));
   await copyCohort(trx, from, {
     ...{ id: p.newId, code: p.newCode, placeId: cohort.place_id, note: p.note, tag: p.tag },
   });
-  const half = { on, count: 1, transferId: p.id, personId: person.id };
+  const half = { on, count: 1, transferId: p.id, personId };
   await insertEntries(trx, [
     { ...half, id: p.id, cohortId: from, type: 'promoted', note: `to ${p.newCode}, tag ${p.tag}` },
     { ...half, id: randomUUID(), cohortId: p.newId, type: 'split_in' },
@@ -192,6 +209,5 @@ export async function promote(trx: Trx, from: string, p: PromotePlant, person: P
     ...{ id: randomUUID(), cohort_id: from, own_cohort_id: p.newId, entry_id: p.id },
     ...{ tag: p.tag, promoted_on: on },
   });
-  await replan(trx, [p.newId], 'it was given its own tag');
-  return outcomeOf(trx, from, p.id, 'a plant was promoted');
+  return onCohort(trx, from, p.id, 'a plant was promoted', [p.newId]);
 }

@@ -1,40 +1,16 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
-import { pausePlanning } from '@gonimos/contract/planning';
 import type { CohortCourse } from '@gonimos/contract/course';
 import { id } from '@gonimos/contract/fields';
-import { readCohort } from '../cohorts/store.ts';
-import { once } from '../http/once.ts';
+import { notFound } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { courseCalendar } from './calendar.ts';
-import { planningState } from './due-store.ts';
 import { readChanges, readCourse } from './store.ts';
 
 const params = object({ id: id() });
 
 export function courseRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
-    url: '/planning',
-    role: 'helper',
-    summary: 'How far the planning of many courses has come, and which cannot be planned',
-    handle: () => planningState(app.db),
-  });
-
-  route(app, {
-    method: 'PUT',
-    url: '/planning',
-    role: 'grower',
-    summary: 'Stops the planning of many courses, or lets it go on; what is left stays due',
-    body: pausePlanning,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'planning', body, async (trx) => {
-        await trx('nursery').update({ planning_paused: body.paused });
-        return planningState(trx);
-      }),
-  });
-
   route(app, {
     method: 'GET',
     url: '/cohorts/:id/course',
@@ -67,7 +43,8 @@ export function courseRoutes(app: FastifyInstance): void {
     summary: 'The steps still to do as an iCalendar file',
     params,
     handle: async ({ params: p, reply }) => {
-      const cohort = await readCohort(app.db, p.id);
+      const cohort = await app.db('cohort').where({ id: p.id }).first('code');
+      if (!cohort) throw notFound('cohort');
       const today = todayAt(await readNursery(app.db));
       const text = courseCalendar(cohort.code, p.id, await readCourse(app.db, p.id), today);
       return reply

@@ -59,11 +59,9 @@ const digestOf = (s: PlannedStep, seq: number): string =>
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
   const standing = (kinds: string[]) =>
-    sql('record as r')
-      .leftJoin('record as u', 'u.undoes', 'r.id')
+    sql('standing_record as r')
       .where({ 'r.cohort_id': cohortId })
       .whereIn('r.kind', kinds)
-      .whereNull('u.id')
       .distinctOn('r.step_key')
       .orderBy([{ column: 'r.step_key' }, { column: 'r.seq', order: 'desc' }])
       .select('r.*');

@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { cuttingCheck } from '@gonimos/contract/cuttings';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { checkCuttings } from './service.ts';
 
 export function cuttingRoutes(app: FastifyInstance): void {
@@ -12,6 +12,6 @@ export function cuttingRoutes(app: FastifyInstance): void {
     summary: 'A check of cuttings per tray: losses, what goes back, what is potted, when to look again',
     body: cuttingCheck,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'cutting check', body, (trx) => checkCuttings(trx, body, person)),
+      write(app, { id: body.id, what: 'cutting check', body, person }, (w) => checkCuttings(w, body)),
   });
 }

@@ -2,14 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { workOn, type NewRecord } from '@gonimos/contract/records';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
 import { compileCourse, type PlannedStep } from '@gonimos/core/course';
-import { operation } from '@gonimos/core/operations';
+import { operation, type Asks } from '@gonimos/core/operations';
 import { random, seedFrom, type Random } from '@gonimos/core/random';
 import type { SeasonBook } from '@gonimos/core/season';
-import { readFacts } from '../course/facts.ts';
+import { readFacts } from '../planning/facts.ts';
 import { writePlans } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
-import { insertEntries } from '../ledger/store.ts';
-import { insertWork, NOTHING_BEFORE } from '../records/store.ts';
+import { recordStep } from '../records/service.ts';
+import type { House } from '../write/types.ts';
 import { NURSERY_SCHOOLS, type DemoCohort } from './cohorts.ts';
 
 const CAUSES: Record<string, [season: string, outdoors: string]> = {
@@ -26,6 +26,7 @@ const LEFT = [
 ];
 
 interface Hand {
+  house: House;
   trx: Trx;
   id: string;
   spec: DemoCohort;
@@ -78,40 +79,36 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
   const left =
     counts.live - losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
   const done = emerged ?? left;
+  const asks = (what: Asks) => op.asks.includes(what);
+  const details: NewRecord['details'] = {
+    ...(emerged === null ? {} : { emergence: { emerged } }),
+    ...(asks('container') && s.container ? { potting: { container: s.container } } : {}),
+    ...(asks('sizes')
+      ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), heights: [] } }
+      : {}),
+  };
+  // growers are a little too sure of hard work
+  if (s.odds !== null) {
+    const sure = Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20);
+    details.survival = { sure, alive: null };
+  }
   return workOn({
-    ...{ id: randomUUID(), cohortId: h.id, stepKey: s.key, on, done, emerged, losses },
-    container: op.asks.includes('container') ? s.container : null,
-    calipers: op.asks.includes('sizes') ? around(rng, caliper, 0.14, Math.min(12, done)) : [],
-    rooted: op.asks.includes('rooted') ? left : null,
-    // growers are a little too sure of hard work
-    sure: s.odds === null ? null : Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20),
+    id: randomUUID(),
+    cohortId: h.id,
+    stepKey: s.key,
+    on,
+    done,
+    losses,
     minutes: Math.round(op.minutes.value * Math.max(done, 1) * (0.8 + 0.5 * rng.next())),
     nextTime: spec.careful && op.lane === 'roots' ? LEFT[Math.floor(rng.next() * LEFT.length)] : '',
+    details,
   });
 }
 
-/** Entries a record stands for, in bulk and without a plan after each. */
-async function keep(h: Hand, s: PlannedStep, r: NewRecord, c: Counts & { container: string }): Promise<void> {
-  const dead = r.losses.reduce((n, l) => n + (l.kind === 'lost' ? l.count : 0), 0);
-  const looked = operation(s.operation).asks.includes('alive');
-  const before = {
-    ...NOTHING_BEFORE,
-    ...{ container: r.container ? c.container : null, odds: s.odds },
-    alive: looked ? { alive: c.live - dead, of: c.live } : null,
-  };
-  await insertWork(h.trx, r, before, h.person);
-  const base = { cohortId: h.id, on: r.on, recordId: r.id, personId: h.person };
-  await insertEntries(h.trx, [
-    ...r.losses
-      .filter((l) => l.kind === 'lost_before_emergence')
-      .map((l) => ({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause })),
-    ...(r.emerged ? [{ ...base, id: randomUUID(), type: 'emerged' as const, count: r.emerged }] : []),
-    ...r.losses
-      .filter((l) => l.kind !== 'lost_before_emergence')
-      .map((l) => ({ ...base, id: l.id, type: l.kind, count: l.count, cause: l.cause })),
-    ...(r.container && r.done ? [{ ...base, id: randomUUID(), type: 'potted' as const, count: r.done }] : []),
-  ]);
-  if (r.container) await h.trx('cohort').where({ id: h.id }).update({ container: r.container });
+/** Records the step as a grower's request would; the plan is made anew at the next turn. */
+async function keep(h: Hand, s: PlannedStep, r: NewRecord): Promise<void> {
+  const { followers, plan } = h.house;
+  await recordStep({ trx: h.trx, person: null, personId: h.person, followers, plan }, r, s);
 }
 
 /**
@@ -119,6 +116,7 @@ async function keep(h: Hand, s: PlannedStep, r: NewRecord, c: Counts & { contain
  * somewhere in its window, and what they found goes into the ledger; until the demo's first day.
  */
 export async function liveThrough(
+  house: House,
   trx: Trx,
   id: string,
   spec: DemoCohort,
@@ -126,7 +124,7 @@ export async function liveThrough(
   opening: string,
   person: string,
 ): Promise<void> {
-  const h: Hand = { trx, id, spec, rng: random(seedFrom(spec.code)), person };
+  const h: Hand = { house, trx, id, spec, rng: random(seedFrom(spec.code)), person };
   let now = (await trx('cohort').where({ id }).first('started_from')).started_from as string;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     const [facts] = await readFacts(trx, [id]);
@@ -145,10 +143,10 @@ export async function liveThrough(
       await writePlans(trx, [{ cohortId: id, kept: [], course }], now);
       return;
     }
-    const cohort = await trx('cohort').where({ id }).first('live', 'pending', 'container');
+    const cohort = await trx('cohort').where({ id }).first('live', 'pending');
     const season = book.seasonOf(Date.parse(on) / 86_400_000);
     const ring = course.rings.filter((r) => r.season <= season).at(-1) ?? course.rings[0];
-    await keep(h, next, written(h, next, on, cohort, ring?.caliper ?? 4), cohort);
+    await keep(h, next, written(h, next, on, cohort, ring?.caliper ?? 4));
     now = on;
   }
 }

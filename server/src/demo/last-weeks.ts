@@ -4,13 +4,14 @@ import type { NewVisit } from '@gonimos/contract/visits';
 import { addDays, toIso } from '@gonimos/core/calendar';
 import { taxon } from '@gonimos/core/taxa';
 import { Leveller } from '@gonimos/core/year';
-import { planAgain, planAllAgain } from '../course/due.ts';
 import type { Db, Sql } from '../db/index.ts';
-import { insertObservation } from '../observations/store.ts';
+import { insertObservation } from '../season/observations.ts';
 import { seasonBooks } from '../season/books.ts';
 import { readYear } from '../year/service.ts';
 import { writeWeeks } from '../year/store.ts';
 import { recordVisit } from '../visits/service.ts';
+import type { House } from '../write/types.ts';
+import { writeWithin } from '../write/write.ts';
 import type { DemoPlace } from './cohorts.ts';
 
 /** Hornbeam runs late here and field maple early: what four springs of looking have taught. */
@@ -54,7 +55,8 @@ async function cohortOf(db: Db, code: string): Promise<Cohort> {
 }
 
 /** What happened in the days before the demo opens: tips seen, surprises on opening, a count, a levelled year. */
-export async function lastWeeks(db: Db, opening: string): Promise<void> {
+export async function lastWeeks(house: House, opening: string): Promise<void> {
+  const { db } = house;
   const [ines, bruno]: Person[] = await db('person')
     .orderByRaw("role = 'owner' DESC, role = 'grower' DESC")
     .select('id', 'name', 'role', 'version');
@@ -79,7 +81,7 @@ export async function lastWeeks(db: Db, opening: string): Promise<void> {
     m.kind === 'days' ? toIso(m.p50) : null,
     bruno.id,
   );
-  await db.transaction((trx) => planAllAgain(trx, 'white root tips seen'));
+  await db.transaction((trx) => house.plan(trx, 'all', 'white root tips seen'));
 
   const visits: [code: string, visit: Partial<NewVisit>][] = [
     [
@@ -94,22 +96,19 @@ export async function lastWeeks(db: Db, opening: string): Promise<void> {
   ];
   for (const [code, v] of visits) {
     const c = await cohortOf(db, code);
-    await db.transaction((trx) =>
-      recordVisit(
-        trx,
-        {
-          ...{
-            id: randomUUID(),
-            cohortId: c.id,
-            stepKey: v.decision === 'lighten' ? c.next : null,
-            on: addDays(opening, -3),
-          },
-          ...{ found: [], decision: 'carry-on', container: null, taxonId: null, note: '' },
-          ...v,
-        },
-        ines,
-      ),
-    );
+    const visit: NewVisit = {
+      id: randomUUID(),
+      cohortId: c.id,
+      stepKey: v.decision === 'lighten' ? c.next : null,
+      on: addDays(opening, -3),
+      found: [],
+      decision: 'carry-on',
+      container: null,
+      taxonId: null,
+      note: '',
+      ...v,
+    };
+    await db.transaction((trx) => writeWithin(house, trx, ines, (w) => recordVisit(w, visit)));
   }
   await db('container_stock').insert([
     {
@@ -122,11 +121,11 @@ export async function lastWeeks(db: Db, opening: string): Promise<void> {
     },
     { container: 'basket-25', counted: 60, counted_on: opening, counted_seq: 1e12 },
   ]);
-  await levelled(db);
+  await levelled(house);
 }
 
 /** The weeks ahead, levelled as somebody would have done on the evening before. */
-async function levelled(db: Db): Promise<void> {
+async function levelled({ db, plan: again }: House): Promise<void> {
   const { problem, lines, weeks } = await readYear(db, 52);
   const leveller = new Leveller(problem);
   leveller.first();
@@ -140,5 +139,5 @@ async function levelled(db: Db): Promise<void> {
     }),
   );
   const ids = [...new Set(lines.map((l) => l.cohortId))];
-  await db.transaction((trx) => planAgain(trx, ids, 'the year was levelled'));
+  await db.transaction((trx) => again(trx, ids, 'the year was levelled'));
 }

@@ -3,16 +3,17 @@ import type { NewCohort } from '@gonimos/contract/cohorts';
 import { firstStep, programme } from '@gonimos/core/programmes';
 import type { Site } from '@gonimos/core/season';
 import { enterCohort } from '../cohorts/service.ts';
-import { planAllAgain } from '../course/due.ts';
-import type { Db } from '../db/index.ts';
 import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
+import { insertLines } from '../records/store.ts';
+import type { House } from '../write/types.ts';
+import { writeWithin } from '../write/write.ts';
 import { insertPerson } from '../people/store.ts';
 import { seasonBooks } from '../season/books.ts';
 import { COHORTS, NURSERY_SCHOOLS, PLACES } from './cohorts.ts';
 import { liveThrough } from './history.ts';
 import { lastWeeks, pastObservations } from './last-weeks.ts';
 import { propagate } from './propagation.ts';
-import { extendWeather } from './weather.ts';
+import { extendWeather } from '../simulated/weather.ts';
 
 /** Tessary Bank: an invented growing ground on an invented hill. */
 export const OPENING_DAY = '2037-03-09';
@@ -36,7 +37,8 @@ const PEOPLE = [
 ] as const;
 
 /** Loads the demo nursery into an empty database; does nothing when a nursery is there. */
-export async function loadDemo(db: Db, say: (text: string) => void = () => undefined): Promise<void> {
+export async function loadDemo(house: House, say: (text: string) => void = () => undefined): Promise<void> {
+  const { db } = house;
   if (await findNursery(db)) return;
   await db.transaction(async (trx) => {
     await insertNursery(trx, {
@@ -75,32 +77,42 @@ export async function loadDemo(db: Db, say: (text: string) => void = () => undef
         ...{ note: spec.note, parentId: null, schools: {}, standsAt: null },
         ...{ goalId: null, lotId: null, hostId: null, origin: spec.origin ?? null },
       };
-      await enterCohort(trx, entered, { ...people[0], version: 1 });
-      await liveThrough(trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
+      await writeWithin(house, trx, { ...people[0], version: 1 }, (w) => enterCohort(w, entered));
+      await liveThrough(house, trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
       if (spec.missed)
-        await trx('record').insert({
-          ...{ id: randomUUID(), cohort_id: id, kind: 'put off', step_key: spec.missed.key },
-          ...{ on_date: spec.missed.on, until: spec.missed.until, reason: spec.missed.reason },
-          person_id: people[1].id,
-        });
-      if (spec.vigour)
-        await trx('record').insert({
-          ...{ id: randomUUID(), cohort_id: id, kind: 'look', on_date: spec.vigour.on, done: null },
-          ...{
-            vigour: spec.vigour.value,
-            note: 'Short growth, pale, little of it hardened.',
-            person_id: people[1].id,
+        await insertLines(trx, [
+          {
+            ...spec.missed,
+            id: randomUUID(),
+            cohortId: id,
+            kind: 'put off',
+            stepKey: spec.missed.key,
+            personId: people[1].id,
           },
-        });
+        ]);
+      if (spec.vigour)
+        await insertLines(trx, [
+          {
+            id: randomUUID(),
+            cohortId: id,
+            kind: 'look',
+            stepKey: null,
+            on: spec.vigour.on,
+            note: 'Short growth, pale, little of it hardened.',
+            personId: people[1].id,
+            details: { looks: { vigour: spec.vigour.value, lowGrowth: null, buds: null, again: null } },
+          },
+        ]);
       say(`  ${spec.code} lived through its years`);
     }
     await propagate(
+      house,
       trx,
       places,
       people.map((p) => ({ ...p, version: 1 })),
     );
   });
-  await db.transaction((trx) => planAllAgain(trx, 'the demo opened'));
+  await db.transaction((trx) => house.plan(trx, 'all', 'the demo opened'));
   await db('plan_change').where({ cause: 'the demo opened' }).delete();
-  await lastWeeks(db, OPENING_DAY);
+  await lastWeeks(house, OPENING_DAY);
 }

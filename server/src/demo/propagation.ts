@@ -12,11 +12,15 @@ import { layerEvent, makeLayers } from '../layers/service.ts';
 import { insertLot, insertProtection, insertSeedEvent } from '../seed/store.ts';
 import { insertGoal } from '../starts/goals.ts';
 import { addTray, markCells } from '../trays/service.ts';
+import type { House, Writing, Written } from '../write/types.ts';
+import { writeWithin } from '../write/write.ts';
 import type { DemoPlace } from './cohorts.ts';
 import { pastTrays } from './past-trays.ts';
 
 interface Hand {
   trx: Trx;
+  /** writes as a request of this person would */
+  write: (person: Person, act: (w: Writing) => Promise<Written<unknown>>) => Promise<unknown>;
   place: (name: DemoPlace) => string;
   ines: Person;
   bruno: Person;
@@ -105,10 +109,10 @@ async function sowings(h: Hand, lots: Map<string, string>, goal: Map<string, str
     ...{ started: '2037-03-06', lotId: lots.get('Long hedge 36')!, goalId: goal.get('hornbeam')! },
     ...{ parentId: await h.idOf('HB-05'), note: 'Chitted in the bag, sown one to a cell.' },
   });
-  for (const c of [jasmine, hornbeam]) await enterCohort(h.trx, c, h.bruno);
+  for (const c of [jasmine, hornbeam]) await h.write(h.bruno, (w) => enterCohort(w, c));
   const tray = async (cohortId: string, name: string) => {
     const id = randomUUID();
-    await addTray(h.trx, cohortId, { id, name, rows: 7, columns: 15, fill: 105 });
+    await h.write(h.bruno, (w) => addTray(w, cohortId, { id, name, rows: 7, columns: 15, fill: 105 }));
     return id;
   };
   const mark = (
@@ -119,11 +123,13 @@ async function sowings(h: Hand, lots: Map<string, string>, goal: Map<string, str
     was: CellState = 'sown',
     cause: string | null = null,
   ) =>
-    markCells(
-      h.trx,
-      t,
-      { id: randomUUID(), on, cause, marks: cells.map((cell) => ({ cell, was, now })) },
-      h.bruno,
+    h.write(h.bruno, (w) =>
+      markCells(w, t, {
+        id: randomUUID(),
+        on,
+        cause,
+        marks: cells.map((cell) => ({ cell, was, now })),
+      }),
     );
   const rng = random(seedFrom('OJ-37'));
   const shuffled = range(0, 105)
@@ -165,24 +171,21 @@ async function cuttings(h: Hand, goal: Map<string, string>): Promise<void> {
     ...{ started: '2036-12-12', container: 'cutting-tray', parentId: await h.idOf('OP-28') },
     ...{ goalId: goal.get('privet')!, note: 'Pencil-thick, leafless.' },
   });
-  for (const c of [yew, jasmine, privet]) await enterCohort(h.trx, c, h.bruno);
+  for (const c of [yew, jasmine, privet]) await h.write(h.bruno, (w) => enterCohort(w, c));
   const check = (cohortId: string, on: string, batches: [string, number, number, number][]) =>
-    checkCuttings(
-      h.trx,
-      {
-        ...{
-          id: randomUUID(),
-          cohortId,
-          stepKey: 'check',
-          on,
-          cause: 'not rooted',
-          potNow: false,
-          part: null,
-        },
-        ...{ minutes: 25, note: '' },
+    h.write(h.bruno, (w) =>
+      checkCuttings(w, {
+        id: randomUUID(),
+        cohortId,
+        stepKey: 'check',
+        on,
+        cause: 'not rooted',
+        potNow: false,
+        part: null,
+        minutes: 25,
+        note: '',
         batches: batches.map(([name, rooted, callus, dead]) => ({ name, rooted, callus, dead })),
-      },
-      h.bruno,
+      }),
     );
   await check(yew.id, '2036-10-28', [
     ['Tray 1', 0, 41, 4],
@@ -207,27 +210,23 @@ async function layers(h: Hand): Promise<void> {
     ...more,
   });
   const rung = async (on: string, layer: ReturnType<typeof drawn>) => {
-    await makeLayers(h.trx, lime, { id: randomUUID(), on, goalId: null, layers: [layer] }, h.bruno);
+    const made = { id: randomUUID(), on, goalId: null, layers: [layer] };
+    await h.write(h.bruno, (w) => makeLayers(w, lime, made));
     return layer.id;
   };
   const say = (id: string, kind: LayerEventKind, on: string, more: Partial<NewLayerEvent> = {}) =>
-    layerEvent(
-      h.trx,
-      id,
-      {
-        ...{
-          id: randomUUID(),
-          kind,
-          on,
-          found: null,
-          container: null,
-          placeId: null,
-          split: false,
-          note: '',
-        },
+    h.write(h.bruno, (w) =>
+      layerEvent(w, id, {
+        id: randomUUID(),
+        kind,
+        on,
+        found: null,
+        container: null,
+        placeId: null,
+        split: false,
+        note: '',
         ...more,
-      },
-      h.bruno,
+      }),
     );
   const potted = { container: 'basket-25', placeId: h.place('North bench') };
   const early = await rung(
@@ -261,9 +260,15 @@ async function layers(h: Hand): Promise<void> {
 }
 
 /** What Tessary Bank propagates, written by the services a grower's requests reach; past trays follow their ledgers. */
-export async function propagate(trx: Trx, places: Map<string, string>, people: Person[]): Promise<void> {
+export async function propagate(
+  house: House,
+  trx: Trx,
+  places: Map<string, string>,
+  people: Person[],
+): Promise<void> {
   const h: Hand = {
     trx,
+    write: (person, act) => writeWithin(house, trx, person, act),
     place: (name) => places.get(name)!,
     ines: people[0],
     bruno: people[1],
@@ -288,10 +293,7 @@ export async function propagate(trx: Trx, places: Map<string, string>, people: P
   ] as const)
     await pastTrays(trx, await h.idOf(code), code, trays);
   const tagged = { id: randomUUID(), newId: randomUUID(), newCode: 'OP-36-07', tag: 'OP-36·07' };
-  await promote(
-    trx,
-    await h.idOf('OP-36'),
-    { ...tagged, note: 'Low bend by nature; kept for itself.' },
-    h.ines,
-  );
+  const from = await h.idOf('OP-36');
+  const note = 'Low bend by nature; kept for itself.';
+  await h.write(h.ines, (w) => promote(w, from, { ...tagged, note }));
 }

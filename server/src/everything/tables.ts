@@ -16,6 +16,11 @@ export async function columnsOf(sql: Sql): Promise<Map<string, Column[]>> {
   const rows: Column[] = await sql('information_schema.columns')
     .where({ table_schema: 'public' })
     .whereNotIn('table_name', NOT_OURS)
+    .whereIn(
+      'table_name',
+      // a view tells nothing the tables do not
+      sql('information_schema.tables').where({ table_type: 'BASE TABLE' }).select('table_name'),
+    )
     .whereNot('table_name', 'like', 'knex%')
     .whereNot('column_name', 'password_hash')
     .orderBy(['table_name', 'ordinal_position'])

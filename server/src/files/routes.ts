@@ -1,12 +1,11 @@
 import type { FastifyInstance } from 'fastify';
 import { importCohorts, type ImportReport } from '@gonimos/contract/files';
 import { putCohort } from '../cohorts/service.ts';
-import { planAgain } from '../course/due.ts';
 import { registerQuery } from '../cohorts/store.ts';
 import type { Sql } from '../db/index.ts';
-import { once } from '../http/once.ts';
 import { Refusal } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { touching, write } from '../write/write.ts';
 import { listProgrammes } from '../library/store.ts';
 import { listPlaces } from '../nursery/store.ts';
 import { readLines, writeRegister, type ReadLine } from './register.ts';
@@ -49,7 +48,7 @@ export function fileRoutes(app: FastifyInstance): void {
         const report = await read(app.db, body.csv, body.importId);
         return { ...report, lines: report.lines.map(shown) };
       }
-      return once(app.db, body.id, 'import', body, async (trx) => {
+      return write(app, { id: body.id, what: 'import', body, person }, async ({ trx }) => {
         const report = await read(trx, body.csv, body.importId);
         report.lines = report.lines.filter((l) => l.line >= body.from && l.line <= body.to);
         report.good = report.lines.filter((l) => l.ok).length;
@@ -76,8 +75,8 @@ export function fileRoutes(app: FastifyInstance): void {
             report.good--;
           }
         }
-        await planAgain(trx, entered, 'cohorts were entered from a file');
-        return { ...report, lines: report.lines.map(shown) };
+        const told = { ...report, lines: report.lines.map(shown) };
+        return touching(entered, 'cohorts were entered from a file', told);
       });
     },
   });

@@ -1,35 +1,32 @@
 import { randomUUID } from 'node:crypto';
-import type { NewRecord } from '@gonimos/contract/records';
-import { layerState, mayFollow, type LayerEventKind } from '@gonimos/core/layers';
-import type { Trx } from '../db/index.ts';
+import { layerState, mayFollow } from '@gonimos/core/layers';
 import { wrongField } from '../http/problem.ts';
+import type { Follower } from '../write/types.ts';
 import { eventsOf, findLayer, insertEvent } from './store.ts';
 
-const EVENT_OF: Partial<Record<string, LayerEventKind>> = {
-  'layer-check': 'looked',
-  'layer-open': 'opened',
-  'layer-sever': 'severed',
+/** What was severed stands on its own roots from then on. */
+export const severingFollower: Follower = {
+  entries: ({ record: r, operation, cohort }, sofar) => {
+    if (!operation?.asks.includes('severed')) return [];
+    const lost = sofar.reduce((n, e) => n + (e.type === 'lost_before_emergence' ? e.count : 0), 0);
+    const count = Math.min(r.done ?? cohort.pending, cohort.pending - lost);
+    if (count <= 0) return [];
+    return [{ id: randomUUID(), cohortId: r.cohortId, type: 'severed', on: r.on, count }];
+  },
 };
 
 /** Work recorded on a layer's course is an event of the layer, and is taken back with the record. */
-export async function followLayer(
-  trx: Trx,
-  r: NewRecord,
-  operation: string,
-  personId: string | null,
-): Promise<void> {
-  const kind = EVENT_OF[operation];
-  if (!kind || !r.finished || !(await findLayer(trx, r.cohortId))) return;
-  const events = await eventsOf(trx, [r.cohortId]);
-  const [state, last] = [layerState(events), events.at(-1)?.on];
-  if (!mayFollow(state, kind)) throw wrongField('stepKey', `cannot be: the layer is ${state.stage}`);
-  if (last && r.on < last) throw wrongField('on', `is before what was last written of it, ${last}`);
-  const found = kind === 'opened' ? ('full' as const) : null;
-  await insertEvent(
-    trx,
-    r.cohortId,
-    { id: randomUUID(), kind, on: r.on, found, note: r.note },
-    personId,
-    r.id,
-  );
-}
+export const layersFollower: Follower = {
+  after: async ({ trx, personId }, { record: r, operation }) => {
+    const kind = operation?.layer;
+    if (!kind || !r.finished || !(await findLayer(trx, r.cohortId))) return;
+    const events = await eventsOf(trx, [r.cohortId]);
+    const state = layerState(events);
+    const last = events.at(-1)?.on;
+    if (!mayFollow(state, kind)) throw wrongField('stepKey', `cannot be: the layer is ${state.stage}`);
+    if (last && r.on < last) throw wrongField('on', `is before what was last written of it, ${last}`);
+    const found = kind === 'opened' ? ('full' as const) : null;
+    const event = { id: randomUUID(), kind, on: r.on, found, note: r.note };
+    await insertEvent(trx, r.cohortId, event, personId, r.id);
+  },
+};

@@ -29,8 +29,8 @@ import {
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon, type Ease } from '@gonimos/core/taxa';
 import { caliperBefore } from '@gonimos/core/trunk';
-import { readFacts } from '../course/facts.ts';
-import { readPlanning } from '../course/planning.ts';
+import { readFacts } from '../planning/facts.ts';
+import { readPlanning } from '../planning/planning.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';

@@ -2,8 +2,8 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { askLayers, newLayerEvent, newLayers } from '@gonimos/contract/layers';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { planLayers, readParentLayers } from './read.ts';
 import { layerEvent, makeLayers } from './service.ts';
 import { readParents } from './store.ts';
@@ -46,7 +46,7 @@ export function layerRoutes(app: FastifyInstance): void {
     params,
     body: newLayers,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `layers ${p.id}`, body, (trx) => makeLayers(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `layers ${p.id}`, body, person }, (w) => makeLayers(w, p.id, body)),
   });
 
   route(app, {
@@ -57,6 +57,8 @@ export function layerRoutes(app: FastifyInstance): void {
     params,
     body: newLayerEvent,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `layer event ${p.id}`, body, (trx) => layerEvent(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `layer event ${p.id}`, body, person }, (w) =>
+        layerEvent(w, p.id, body),
+      ),
   });
 }

@@ -2,13 +2,13 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { newEntry, reverseEntry, type NewEntry } from '@gonimos/contract/ledger';
-import { lockCohort, lockCohorts } from '../cohorts/lock.ts';
+import { lockCohort, lockCohorts } from '../write/lock.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
-import { outcomeOf } from '../records/outcome.ts';
+import { onCohort } from '../course/outcome.ts';
 import { askBack } from '../http/meant.ts';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { cohortOfEntry, cohortsOfEntry, insertEntries, readLedger, reverseEntries } from './store.ts';
 
@@ -50,14 +50,14 @@ export function ledgerRoutes(app: FastifyInstance): void {
     params,
     body: newEntry,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `ledger ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `ledger ${p.id}`, body, person }, async ({ trx }) => {
         const { live } = await lockCohort(trx, p.id);
         askBack(doubtOf(body, live), body.meant);
         await notInFuture(trx, 'on', body.on);
         await damageOf(trx, p.id, body);
         const { meant: _, ...entry } = body;
         await insertEntries(trx, [{ ...entry, cohortId: p.id, personId: person.id }]);
-        return outcomeOf(trx, p.id, body.id, 'a ledger entry');
+        return onCohort(trx, p.id, body.id, 'a ledger entry');
       }),
   });
 
@@ -69,12 +69,11 @@ export function ledgerRoutes(app: FastifyInstance): void {
     params,
     body: reverseEntry,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `reverse ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `reverse ${p.id}`, body, person }, async ({ trx }) => {
         await lockCohorts(trx, await cohortsOfEntry(trx, p.id));
         const touched = await reverseEntries(trx, body.id, p.id, person.id, body.note);
         const own = await cohortOfEntry(trx, p.id);
-        for (const c of touched.filter((t) => t !== own)) await outcomeOf(trx, c, body.id, 'a reversal');
-        return outcomeOf(trx, own, body.id, 'a reversal');
+        return onCohort(trx, own, body.id, 'a reversal', touched);
       }),
   });
 }

@@ -1,31 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryRow } from '@gonimos/contract/ledger';
-import { fold, type EntryType, type LedgerEntry, type StartUnit } from '@gonimos/core/ledger';
+import { fold, type LedgerEntry, type NewEntry } from '@gonimos/core/ledger';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
-export interface NewLedgerEntry {
-  id: string;
-  cohortId: string;
-  type: EntryType;
-  on: string;
-  to?: string;
-  count: number;
-  unit?: StartUnit | null;
-  into?: number | null;
-  cause?: string | null;
-  note?: string;
-  reverses?: string | null;
-  transferId?: string | null;
-  recordId?: string | null;
-  damageId?: string | null;
-  personId?: string | null;
-  /** of the entry it takes the place of, so that the order of a day stays */
-  seq?: number;
-}
-
 /** Adds entries; the database refuses what would leave fewer than no plants at any date. */
-export async function insertEntries(sql: Sql, entries: NewLedgerEntry[]): Promise<void> {
+export async function insertEntries(sql: Sql, entries: NewEntry[]): Promise<void> {
   if (entries.length === 0) return;
   await sql('ledger_entry').insert(
     entries.map((e) => ({

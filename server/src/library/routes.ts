@@ -1,8 +1,8 @@
 import type { FastifyInstance } from 'fastify';
 import { number, object, string } from 'yup';
 import { retargetCohort as schema, saveProgramme } from '@gonimos/contract/library';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { answering, write } from '../write/write.ts';
 import { keepProgramme, retargetCohort, tryRetarget } from './service.ts';
 import { listOwn, listProgrammes, readProgramme } from './store.ts';
 
@@ -40,7 +40,9 @@ export function libraryRoutes(app: FastifyInstance): void {
     summary: 'Keeps a programme of one’s own as the next version; running courses keep theirs',
     body: saveProgramme,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'programme', body, (trx) => keepProgramme(trx, body, person.id)),
+      write(app, { id: body.id, what: 'programme', body, person }, async ({ trx }) =>
+        answering(await keepProgramme(trx, body, person.id)),
+      ),
   });
 
   route(app, {
@@ -58,6 +60,7 @@ export function libraryRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Carries a cohort to another programme, version or goal',
     body: schema,
-    handle: ({ body }) => once(app.db, body.id, 'retarget', body, (trx) => retargetCohort(trx, body)),
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'retarget', body, person }, (w) => retargetCohort(w, body)),
   });
 }

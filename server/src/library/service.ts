@@ -1,16 +1,17 @@
 import type { RetargetAnswer, RetargetCohort, SaveProgramme } from '@gonimos/contract/library';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { changeOfCourse } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
 import { faultsOf, retarget, type Programme } from '@gonimos/core/programmes';
 import { audit } from '../audit/store.ts';
-import type { StepMap } from '../course/facts.ts';
-import { readPlanning } from '../course/planning.ts';
-import { compileFor, readyFacts } from '../course/replan.ts';
+import type { StepMap } from '../planning/facts.ts';
+import { readPlanning } from '../planning/planning.ts';
+import { compileFor, readyFacts } from '../planning/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { Refusal } from '../http/problem.ts';
-import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../cohorts/lock.ts';
+import { onCohort } from '../course/outcome.ts';
+import type { Writing, Written } from '../write/types.ts';
+import { lockCohort } from '../write/lock.ts';
 import { insertProgramme, readProgramme } from './store.ts';
 
 /** Checks what somebody wrote by the core's own rules and keeps it as the next version. */
@@ -73,7 +74,7 @@ export async function tryRetarget(sql: Sql, r: RetargetCohort): Promise<Retarget
 }
 
 /** Carries a cohort over: what was done stays done under its like, the rest is planned anew. */
-export async function retargetCohort(trx: Trx, r: RetargetCohort): Promise<Outcome> {
+export async function retargetCohort({ trx }: Writing, r: RetargetCohort): Promise<Written<Outcome>> {
   await lockCohort(trx, r.cohortId);
   const { facts, cohort, to, like } = await plan(trx, r);
   const last = await trx('record').where({ cohort_id: r.cohortId }).max('seq as seq').first();
@@ -89,5 +90,5 @@ export async function retargetCohort(trx: Trx, r: RetargetCohort): Promise<Outco
       version: trx.raw('version + 1'),
     });
   await trx('year_week').where({ cohort_id: r.cohortId }).delete();
-  return outcomeOf(trx, r.cohortId, r.id, `it was moved to ‘${to.programme.name}’, version ${to.version}`);
+  return onCohort(trx, r.cohortId, r.id, `it was moved to ‘${to.programme.name}’, version ${to.version}`);
 }

@@ -3,7 +3,7 @@ import type { Sql } from '../db/index.ts';
 
 interface NewIdentity extends Pick<Identity, 'id' | 'on' | 'was' | 'now' | 'reason'> {
   cohortId: string;
-  personId: string;
+  personId: string | null;
 }
 
 /** Keeps who a plant was taken to be before, and why it was named anew. */

@@ -2,8 +2,8 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { fusePlants, identifyCohort, mergeCohort, newTally, type NewTally } from '@gonimos/contract/lineage';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { fuse, identify, merge, readLineage, tally } from './service.ts';
 import { readTallies } from './store.ts';
 
@@ -27,7 +27,7 @@ export function lineageRoutes(app: FastifyInstance): void {
     params,
     body: mergeCohort,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `merge ${p.id}`, body, (trx) => merge(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `merge ${p.id}`, body, person }, (w) => merge(w, p.id, body)),
   });
 
   route(app, {
@@ -38,7 +38,7 @@ export function lineageRoutes(app: FastifyInstance): void {
     params,
     body: fusePlants,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `fuse ${p.id}`, body, (trx) => fuse(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `fuse ${p.id}`, body, person }, (w) => fuse(w, p.id, body)),
   });
 
   route(app, {
@@ -49,7 +49,7 @@ export function lineageRoutes(app: FastifyInstance): void {
     params,
     body: identifyCohort,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `identify ${p.id}`, body, (trx) => identify(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `identify ${p.id}`, body, person }, (w) => identify(w, p.id, body)),
   });
 
   route(app, {
@@ -69,6 +69,8 @@ export function lineageRoutes(app: FastifyInstance): void {
     params,
     body: newTally,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `tally ${p.id}`, body, (trx) => tally(trx, p.id, body as NewTally, person)),
+      write(app, { id: body.id, what: `tally ${p.id}`, body, person }, (w) =>
+        tally(w, p.id, body as NewTally),
+      ),
   });
 }

@@ -7,17 +7,17 @@ import {
   type MergeCohort,
   type NewTally,
 } from '@gonimos/contract/lineage';
-import type { Person } from '@gonimos/contract/people';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { family } from '@gonimos/core/lineage';
-import { replan } from '../course/replan.ts';
-import type { Sql, Trx } from '../db/index.ts';
+import { onCohort } from '../course/outcome.ts';
+import type { Sql } from '../db/index.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort, lockCohorts } from '../cohorts/lock.ts';
+import { lockCohort, lockCohorts } from '../write/lock.ts';
+import type { Writing, Written } from '../write/types.ts';
+import { answering } from '../write/write.ts';
 import { insertIdentity, readIdentities } from './identity.ts';
 import { insertTally, readKin } from './store.ts';
 
@@ -28,42 +28,48 @@ export async function readLineage(sql: Sql, cohortId: string): Promise<Lineage> 
 }
 
 /** Puts plants of one cohort in with another of the same kind. */
-export async function merge(trx: Trx, from: string, m: MergeCohort, person: Person): Promise<Outcome> {
+export async function merge(
+  { trx, personId }: Writing,
+  from: string,
+  m: MergeCohort,
+): Promise<Written<Outcome>> {
   await lockCohorts(trx, [from, m.intoId]);
   if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
   const named = (id: string) => trx('cohort').where({ id }).first('code', 'taxon_id');
   const [a, b] = [await named(from), await named(m.intoId)];
   if (a.taxon_id !== b.taxon_id) throw wrongField('intoId', 'is of another kind of plant');
   const on = todayAt(await readNursery(trx));
-  const half = { on, count: m.count, transferId: m.id, personId: person.id };
+  const half = { on, count: m.count, transferId: m.id, personId };
   await insertEntries(trx, [
     { ...half, id: randomUUID(), cohortId: from, type: 'split_out', note: m.note || `to ${b.code}` },
     { ...half, id: randomUUID(), cohortId: m.intoId, type: 'split_in', note: m.note || `from ${a.code}` },
   ]);
-  await replan(trx, [m.intoId], `plants of ${a.code} were put in with it`);
-  return outcomeOf(trx, from, m.id, `plants were put in with ${b.code}`);
+  return onCohort(trx, from, m.id, `plants of ${a.code} were put in with ${b.code}`, [m.intoId]);
 }
 
 /** Stems set together to become fewer plants: a clump, or a trunk to be. */
-export async function fuse(trx: Trx, cohortId: string, f: FusePlants, person: Person): Promise<Outcome> {
+export async function fuse(
+  { trx, personId }: Writing,
+  cohortId: string,
+  f: FusePlants,
+): Promise<Written<Outcome>> {
   await lockCohort(trx, cohortId);
   const on = todayAt(await readNursery(trx));
   await insertEntries(trx, [
     {
       ...{ id: f.id, cohortId, type: 'fused', on, count: f.stems, into: f.into, note: f.note },
-      personId: person.id,
+      personId,
     },
   ]);
-  return outcomeOf(trx, cohortId, f.id, 'stems were fused');
+  return onCohort(trx, cohortId, f.id, 'stems were fused');
 }
 
 /** Gives a cohort or plant another code or tag; the old ones are kept and still found. */
 export async function identify(
-  trx: Trx,
+  { trx, personId }: Writing,
   cohortId: string,
   i: IdentifyCohort,
-  person: Person,
-): Promise<{ id: string }> {
+): Promise<Written<{ id: string }>> {
   await lockCohort(trx, cohortId);
   const { code, tag } = await trx('cohort').where({ id: cohortId }).first('code', 'tag');
   const now = { code: i.newCode ?? code, tag: i.newTag ?? tag };
@@ -74,19 +80,18 @@ export async function identify(
     .update({ ...now, version: trx.raw('version + 1') });
   if (now.tag !== tag) await trx('plant').where({ own_cohort_id: cohortId }).update({ tag: now.tag });
   await insertIdentity(trx, {
-    ...{ id: i.id, cohortId, on: todayAt(await readNursery(trx)), reason: i.reason, personId: person.id },
+    ...{ id: i.id, cohortId, on: todayAt(await readNursery(trx)), reason: i.reason, personId },
     ...{ was: { code, tag }, now },
   });
-  return { id: i.id };
+  return answering({ id: i.id });
 }
 
 /** A count by state inside a cohort; never more than are alive. */
 export async function tally(
-  trx: Trx,
+  { trx, personId }: Writing,
   cohortId: string,
   t: NewTally,
-  person: Person,
-): Promise<{ id: string }> {
+): Promise<Written<{ id: string }>> {
   const cohort = await lockCohort(trx, cohortId);
   await notInFuture(trx, 'on', t.on);
   const states: readonly string[] = TALLIES[t.kind];
@@ -95,6 +100,6 @@ export async function tally(
       throw wrongField(`counts.${s}`, `is no state of this tally: ${states.join(', ')}`);
   const all = Object.values(t.counts).reduce((n, x) => n + x, 0);
   if (all > cohort.live) throw wrongField('counts', `hold ${all}, there are ${cohort.live} alive`);
-  await insertTally(trx, cohortId, t, person.id);
-  return { id: t.id };
+  await insertTally(trx, cohortId, t, personId);
+  return answering({ id: t.id });
 }

@@ -85,7 +85,12 @@ export async function readKin(sql: Sql): Promise<{ nodes: FamilyNode[]; edges: L
   return { nodes, edges };
 }
 
-export const insertTally = (sql: Sql, cohortId: string, t: NewTally, personId: string): Promise<unknown> =>
+export const insertTally = (
+  sql: Sql,
+  cohortId: string,
+  t: NewTally,
+  personId: string | null,
+): Promise<unknown> =>
   sql('tally').insert({
     ...{ id: t.id, cohort_id: cohortId, kind: t.kind, on_date: t.on, note: t.note, person_id: personId },
     counts: JSON.stringify(t.counts),

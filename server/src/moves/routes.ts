@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import { askMove, batchPutOff, moveStep } from '@gonimos/contract/moves';
-import { lockCohorts } from '../cohorts/lock.ts';
-import { planAgain } from '../course/due.ts';
-import { once } from '../http/once.ts';
+import { insertLines } from '../records/store.ts';
+import { lockCohorts } from '../write/lock.ts';
 import { route } from '../http/route.ts';
+import { touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { batchLines, setStep, tryMove } from './service.ts';
 
@@ -24,7 +24,8 @@ export function moveRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Sets a step to a day by hand; against a rule only with a reason that is kept',
     body: moveStep,
-    handle: ({ body, person }) => once(app.db, body.id, 'move', body, (trx) => setStep(trx, body, person)),
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'move', body, person }, (w) => setStep(w, body)),
   });
 
   route(app, {
@@ -43,23 +44,28 @@ export function moveRoutes(app: FastifyInstance): void {
     summary: 'Puts the same work off for many cohorts, for one reason',
     body: batchPutOff,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'batch put-off', body, async (trx) => {
+      write(app, { id: body.id, what: 'batch put-off', body, person }, async ({ trx }) => {
         const today = todayAt(await readNursery(trx));
         const found = await batchLines(trx, body);
         await lockCohorts(
           trx,
           found.map((l) => l.cohortId),
         );
-        if (found.length > 0)
-          await trx('record').insert(
-            found.map((l) => ({
-              ...{ id: randomUUID(), cohort_id: l.cohortId, kind: 'put off', step_key: l.stepKey },
-              ...{ on_date: today, until: l.until, reason: body.reason, person_id: person.id },
-            })),
-          );
-        const ids = [...new Set(found.map((l) => l.cohortId))];
-        await planAgain(trx, ids, `put off for many: ${body.reason}`);
-        return found;
+        await insertLines(
+          trx,
+          found.map((l) => ({
+            id: randomUUID(),
+            cohortId: l.cohortId,
+            kind: 'put off',
+            stepKey: l.stepKey,
+            on: today,
+            until: l.until,
+            reason: body.reason,
+            personId: person.id,
+          })),
+        );
+        const ids = found.map((l) => l.cohortId);
+        return touching(ids, `put off for many: ${body.reason}`, found);
       }),
   });
 }

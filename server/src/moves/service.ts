@@ -1,16 +1,17 @@
 import type { BatchLine, BatchPutOff, MoveAnswer, MoveStep } from '@gonimos/contract/moves';
-import type { Person } from '@gonimos/contract/people';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { addDays } from '@gonimos/core/calendar';
 import { changeOfCourse, mayMove, type RuleName } from '@gonimos/core/course';
 import { taxon } from '@gonimos/core/taxa';
-import { readPlanning } from '../course/planning.ts';
-import { compileFor, readyFacts } from '../course/replan.ts';
-import type { Sql, Trx } from '../db/index.ts';
+import { readPlanning } from '../planning/planning.ts';
+import { compileFor, readyFacts } from '../planning/replan.ts';
+import type { Sql } from '../db/index.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
-import { outcomeOf } from '../records/outcome.ts';
-import { lockCohort } from '../cohorts/lock.ts';
-import { openOwnStep } from '../records/service.ts';
+import { openOwnStep } from '../course/open.ts';
+import { onCohort } from '../course/outcome.ts';
+import { lockCohort } from '../write/lock.ts';
+import { insertLines } from '../records/store.ts';
+import type { Writing, Written } from '../write/types.ts';
 
 async function ask(sql: Sql, cohortId: string, key: string, to: string) {
   const planning = await readPlanning(sql);
@@ -31,7 +32,7 @@ export async function tryMove(sql: Sql, cohortId: string, key: string, to: strin
 }
 
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */
-export async function setStep(trx: Trx, m: MoveStep, person: Person): Promise<Outcome> {
+export async function setStep({ trx, personId }: Writing, m: MoveStep): Promise<Written<Outcome>> {
   await lockCohort(trx, m.cohortId);
   const step = await openOwnStep(trx, m.cohortId, m.stepKey);
   const { planning, refused } = await ask(trx, m.cohortId, m.stepKey, m.to);
@@ -46,11 +47,21 @@ export async function setStep(trx: Trx, m: MoveStep, person: Person): Promise<Ou
     if (!m.reason.trim()) throw wrongField('reason', 'is missing: why against the rule');
     overrides = refused.rule;
   }
-  await trx('record').insert({
-    ...{ id: m.id, cohort_id: m.cohortId, kind: 'moved', step_key: m.stepKey, on_date: planning.today },
-    ...{ until: m.to, reason: m.reason, overrides, finished: false, person_id: person.id },
-  });
-  return outcomeOf(trx, m.cohortId, m.id, `‘${step.title}’ was set to ${m.to} by hand`);
+  await insertLines(trx, [
+    {
+      id: m.id,
+      cohortId: m.cohortId,
+      kind: 'moved',
+      stepKey: m.stepKey,
+      on: planning.today,
+      until: m.to,
+      reason: m.reason,
+      finished: false,
+      personId,
+      details: overrides ? { move: { overrides } } : {},
+    },
+  ]);
+  return onCohort(trx, m.cohortId, m.id, `‘${step.title}’ was set to ${m.to} by hand`);
 }
 
 /** Open steps that a batch would put off, with the day each would wait for. */

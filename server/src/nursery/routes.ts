@@ -1,30 +1,15 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { editNursery, editPlace, newPlace, stepCalendar, type Nursery } from '@gonimos/contract/nursery';
-import type { Person } from '@gonimos/contract/people';
-import { addDays } from '@gonimos/core/calendar';
-import { planAllAgain, planPlaceAgain } from '../course/due.ts';
-import { extendWeather } from '../demo/weather.ts';
+import { editNursery, editPlace, newPlace } from '@gonimos/contract/nursery';
 import { audit } from '../audit/store.ts';
-import { once } from '../http/once.ts';
-import { Refusal } from '../http/problem.ts';
-import { mayDo, route } from '../http/route.ts';
-import { keptAddress, shownAddress } from '../station/ask.ts';
+import { route } from '../http/route.ts';
+import { answering, touching, write } from '../write/write.ts';
+import { keptAddress } from './address.ts';
+import { shown } from './shown.ts';
 import * as store from './store.ts';
 
 const params = object({ id: id() });
-
-/** The nursery as it is told to somebody: where its station stands is for owners, and no secret is for anyone. */
-const shown = (
-  { demoToday, weatherSeed: _w, plannedOn: _p, ...n }: store.NurseryRow,
-  person: Person,
-): Nursery => ({
-  ...n,
-  stationUrl: mayDo(person, 'owner') ? shownAddress(n.stationUrl) : null,
-  today: store.todayAt({ ...n, demoToday, weatherSeed: null, plannedOn: null }),
-  demo: demoToday !== null,
-});
 
 export function nurseryRoutes(app: FastifyInstance): void {
   route(app, {
@@ -42,7 +27,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
     summary: 'Changes the nursery and its site; every course is planned again',
     body: editNursery,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'nursery', body, async (trx) => {
+      write(app, { id: body.id, what: 'nursery', body, person }, async ({ trx }) => {
         const kept = await store.readNursery(trx);
         await store.updateNursery(trx, {
           ...body,
@@ -54,8 +39,7 @@ export function nurseryRoutes(app: FastifyInstance): void {
           'site',
           `The nursery and its site were changed: ${body.name}, ${body.latitude}°, ${body.longitude}°`,
         );
-        await planAllAgain(trx, 'the site was changed');
-        return shown(await store.readNursery(trx), person);
+        return touching('all', 'the site was changed', shown(await store.readNursery(trx), person));
       }),
   });
 
@@ -73,10 +57,10 @@ export function nurseryRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Adds a place',
     body: newPlace,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'place', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'place', body, person }, async ({ trx }) => {
         await store.insertPlace(trx, body);
-        return store.readPlace(trx, body.id);
+        return answering(await store.readPlace(trx, body.id));
       }),
   });
 
@@ -87,31 +71,12 @@ export function nurseryRoutes(app: FastifyInstance): void {
     summary: 'Changes a place; the courses there are planned again',
     params,
     body: editPlace,
-    handle: ({ params: p, body }) =>
-      once(app.db, body.id, `place ${p.id}`, body, async (trx) => {
+    handle: ({ params: p, body, person }) =>
+      write(app, { id: body.id, what: `place ${p.id}`, body, person }, async ({ trx }) => {
         await store.readPlace(trx, p.id);
         await store.updatePlace(trx, p.id, body);
-        await planPlaceAgain(trx, p.id, `the place ${body.name} was changed`);
-        return store.readPlace(trx, p.id);
-      }),
-  });
-
-  route(app, {
-    method: 'POST',
-    url: '/demo/calendar',
-    role: 'helper',
-    summary: 'Moves the demo calendar on by a day, a week or a season',
-    body: stepCalendar,
-    handle: ({ body, person }) =>
-      once(app.db, body.id, 'demo calendar', body, async (trx) => {
-        const nursery = await store.readNursery(trx);
-        if (!app.demo || nursery.demoToday === null)
-          throw new Refusal(409, 'Not the demo', 'Only the demo nursery has a calendar of its own.');
-        const today = addDays(nursery.demoToday, body.days);
-        await extendWeather(trx, nursery, today);
-        await store.setDemoToday(trx, today);
-        await planAllAgain(trx, `the calendar went on to ${today}`);
-        return shown(await store.readNursery(trx), person);
+        const cause = `the place ${body.name} was changed`;
+        return touching({ placeId: p.id }, cause, await store.readPlace(trx, p.id));
       }),
   });
 }

@@ -3,18 +3,17 @@ import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { newObservation, withdrawObservation, type ObservationOutcome } from '@gonimos/contract/observations';
 import { toDay, toIso } from '@gonimos/core/calendar';
-import type { Moved } from '@gonimos/core/course';
 import { mainMarker, OBSERVATIONS } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
-import { planAgain } from '../course/due.ts';
 import type { Sql } from '../db/index.ts';
-import { once } from '../http/once.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
+import type { Planned } from '../write/types.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readPlace } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { findObservation, insertObservation, readObservations, withdraw } from './store.ts';
+import { findObservation, insertObservation, readObservations, withdraw } from '../season/observations.ts';
 
 const MOST_TOLD = 8;
 
@@ -30,10 +29,7 @@ async function touched(db: Sql, placeId: string, taxonId: string | null): Promis
     .pluck('id');
 }
 
-async function told(
-  db: Sql,
-  moved: Map<string, Moved[]>,
-): Promise<Pick<ObservationOutcome, 'cohorts' | 'moved'>> {
+async function told(db: Sql, moved: Planned): Promise<Pick<ObservationOutcome, 'cohorts' | 'moved'>> {
   const some = [...moved].filter(([, m]) => m.length > 0);
   const ids = some.map(([cohortId]) => cohortId);
   const codes = new Map<string, string>(
@@ -68,7 +64,7 @@ export function observationRoutes(app: FastifyInstance): void {
     summary: 'Something seen today: fixes this year’s marker at the place and plans again what hangs on it',
     body: newObservation,
     handle: ({ body, person }): Promise<ObservationOutcome> =>
-      once(app.db, body.id, 'observation', body, async (trx) => {
+      write(app, { id: body.id, what: 'observation', body, person }, async ({ trx }) => {
         await notInFuture(trx, 'on', body.on);
         await readPlace(trx, body.placeId);
         const book = (await seasonBooks(trx)).get(body.placeId)!;
@@ -81,8 +77,12 @@ export function observationRoutes(app: FastifyInstance): void {
         const expected = m.kind === 'days' && !m.seen ? toIso(m.p50) : null;
         await insertObservation(trx, body, season, expected, person.id);
         const bearsOn = await touched(trx, body.placeId, body.taxonId ?? null);
-        const moved = await planAgain(trx, bearsOn, `${OBSERVATIONS[body.kind].name} seen`);
-        return { observation: (await findObservation(trx, body.id))!, ...(await told(trx, moved)) };
+        const observation = (await findObservation(trx, body.id))!;
+        return {
+          touched: bearsOn,
+          cause: `${OBSERVATIONS[body.kind].name} seen`,
+          answer: async (planned) => ({ observation, ...(await told(trx, planned)) }),
+        };
       }),
   });
 
@@ -94,13 +94,16 @@ export function observationRoutes(app: FastifyInstance): void {
     params: object({ id: id() }),
     body: withdrawObservation,
     handle: ({ params, body, person }) =>
-      once(app.db, body.id, `withdraw ${params.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `withdraw ${params.id}`, body, person }, async ({ trx }) => {
         const seen = await findObservation(trx, params.id);
         if (!seen) throw notFound('observation');
         await withdraw(trx, body.id, seen, person.id);
         const bearsOn = await touched(trx, seen.placeId, seen.taxonId);
-        const moved = await planAgain(trx, bearsOn, 'an observation was taken back');
-        return { observation: seen, ...(await told(trx, moved)) };
+        return {
+          touched: bearsOn,
+          cause: 'an observation was taken back',
+          answer: async (planned) => ({ observation: seen, ...(await told(trx, planned)) }),
+        };
       }),
   });
 }

@@ -3,8 +3,8 @@ import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { disablePerson, editPerson, newPerson, resetPassword } from '@gonimos/contract/people';
 import { audit } from '../audit/store.ts';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { answering, write } from '../write/write.ts';
 import { hashPassword, refuseCommon } from './password.ts';
 import { insertPerson, listPeople, updateDisabled, updatePassword, updateRole } from './store.ts';
 
@@ -30,11 +30,11 @@ export function peopleRoutes(app: FastifyInstance): void {
       const { password, ...rest } = body;
       refuseCommon(password);
       const passwordHash = await hashPassword(password);
-      return once(app.db, body.id, 'person', rest, async (trx) => {
+      return write(app, { id: body.id, what: 'person', body: rest, person }, async ({ trx }) => {
         const name = rest.name.trim();
         await insertPerson(trx, { ...rest, name, passwordHash });
         await audit(trx, person.id, 'people', `${name} was added as ${rest.role}`);
-        return { id: rest.id, name, role: rest.role, version: 1, disabled: false };
+        return answering({ id: rest.id, name, role: rest.role, version: 1, disabled: false });
       });
     },
   });
@@ -47,10 +47,10 @@ export function peopleRoutes(app: FastifyInstance): void {
     params,
     body: editPerson,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `person ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `person ${p.id}`, body, person }, async ({ trx }) => {
         const changed = await updateRole(trx, p.id, body.version, body.role);
         await audit(trx, person.id, 'people', `${changed.name} became ${body.role}`);
-        return changed;
+        return answering(changed);
       }),
   });
 
@@ -62,11 +62,11 @@ export function peopleRoutes(app: FastifyInstance): void {
     params,
     body: disablePerson,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `disabled ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `disabled ${p.id}`, body, person }, async ({ trx }) => {
         const changed = await updateDisabled(trx, p.id, body.version, body.disabled);
         const what = body.disabled ? 'may no longer sign in' : 'may sign in again';
         await audit(trx, person.id, 'people', `${changed.name} ${what}`);
-        return changed;
+        return answering(changed);
       }),
   });
 
@@ -81,10 +81,10 @@ export function peopleRoutes(app: FastifyInstance): void {
       refuseCommon(body.password);
       const passwordHash = await hashPassword(body.password);
       const { password: _, ...rest } = body;
-      return once(app.db, body.id, `password ${p.id}`, rest, async (trx) => {
+      return write(app, { id: body.id, what: `password ${p.id}`, body: rest, person }, async ({ trx }) => {
         const changed = await updatePassword(trx, p.id, body.version, passwordHash);
         await audit(trx, person.id, 'people', `${changed.name} was given a new password`);
-        return changed;
+        return answering(changed);
       });
     },
   });

@@ -12,9 +12,10 @@ import {
   type Session,
 } from '@gonimos/contract/people';
 import { audit } from '../audit/store.ts';
-import { inTransaction, once } from '../http/once.ts';
+import { inTransaction } from '../write/transaction.ts';
 import { conflict, notFound, Refusal, wrongField } from '../http/problem.ts';
 import { mayDo, route } from '../http/route.ts';
+import { answering, write } from '../write/write.ts';
 import { findNursery, insertNursery, insertPlace } from '../nursery/store.ts';
 import { hashPassword, passwordFits, refuseCommon } from './password.ts';
 import { hashOf, IDLE } from './session-store.ts';
@@ -142,12 +143,16 @@ export function sessionRoutes(app: FastifyInstance): void {
       refuseCommon(body.password);
       const passwordHash = await hashPassword(body.password);
       // the receipt keeps a hash of what was sent, and no hash of a password
-      return once(app.db, body.id, 'own password', { id: body.id }, async (trx) => {
-        await trx('person').where({ id: person.id }).update({ password_hash: passwordHash });
-        await endSessionsOf(trx, person.id, hashOf(request.session.sessionId));
-        await audit(trx, person.id, 'people', `${person.name} changed their own password`);
-        return { ok: true };
-      });
+      return write(
+        app,
+        { id: body.id, what: 'own password', body: { id: body.id }, person },
+        async ({ trx }) => {
+          await trx('person').where({ id: person.id }).update({ password_hash: passwordHash });
+          await endSessionsOf(trx, person.id, hashOf(request.session.sessionId));
+          await audit(trx, person.id, 'people', `${person.name} changed their own password`);
+          return answering({ ok: true });
+        },
+      );
     },
   });
 
@@ -174,11 +179,11 @@ export function sessionRoutes(app: FastifyInstance): void {
     }),
     body: endSession,
     handle: ({ params, body, person }) =>
-      once(app.db, body.id, `end session ${params.hash}`, body, async (trx) => {
+      write(app, { id: body.id, what: `end session ${params.hash}`, body, person }, async ({ trx }) => {
         const found = await trx('session').where({ hash: params.hash }).first('person_id');
         if (!found || (found.person_id !== person.id && !mayDo(person, 'owner'))) throw notFound('session');
         await trx('session').where({ hash: params.hash }).delete();
-        return { ok: true };
+        return answering({ ok: true });
       }),
   });
 }

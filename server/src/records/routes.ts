@@ -2,9 +2,9 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { newRecord, putOffStep, undoRecord } from '@gonimos/contract/records';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
-import { putOff, recordWork, undo } from './service.ts';
+import { write } from '../write/write.ts';
+import { putOff, recordOnly, undo } from './service.ts';
 import { readRecords } from './store.ts';
 
 const params = object({ id: id() });
@@ -26,7 +26,7 @@ export function recordRoutes(app: FastifyInstance): void {
     summary: 'Records work on a step, or a look, and re-plans the rest of the course',
     body: newRecord,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'record', body, (trx) => recordWork(trx, body, person)),
+      write(app, { id: body.id, what: 'record', body, person }, (w) => recordOnly(w, body)),
   });
 
   route(app, {
@@ -35,7 +35,8 @@ export function recordRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Puts a step off until a day, for a reason that is kept',
     body: putOffStep,
-    handle: ({ body, person }) => once(app.db, body.id, 'put-off', body, (trx) => putOff(trx, body, person)),
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'put-off', body, person }, (w) => putOff(w, body)),
   });
 
   route(app, {
@@ -46,6 +47,6 @@ export function recordRoutes(app: FastifyInstance): void {
     params,
     body: undoRecord,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `undo ${p.id}`, body, (trx) => undo(trx, body.id, p.id, person)),
+      write(app, { id: body.id, what: `undo ${p.id}`, body, person }, (w) => undo(w, body.id, p.id)),
   });
 }

@@ -1,19 +1,12 @@
-import type { NewRecord, PutOffStep, RecordRow } from '@gonimos/contract/records';
-import type { CheckedBatch } from '@gonimos/core/cuttings';
+import { keptDetails, type KeptDetails } from '@gonimos/contract/details';
+import type { NewRecord, RecordKind, RecordRow } from '@gonimos/contract/records';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
+import type { Recorded } from '../write/types.ts';
 
-const mean = (values: number[]): number | null =>
-  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
-
-export interface StoredRecord {
-  id: string;
-  cohort_id: string;
-  kind: RecordRow['kind'] | 'undo';
+export interface StoredRecord extends Recorded {
+  kind: RecordKind | 'undo';
   step_key: string | null;
-  container_before: string | null;
-  place_before: string | null;
-  taxon_before: string | null;
   person_id: string | null;
   at: Date;
 }
@@ -24,90 +17,85 @@ export async function findRecord(sql: Sql, id: string): Promise<StoredRecord> {
   return row;
 }
 
-/** How things stood when the work was recorded. */
-export interface Before {
-  container: string | null;
-  placeId: string | null;
-  /** the model's chance of living, where the work is severe */
-  odds: number | null;
-  /** two-week look: how many of those looked at live */
-  alive: { alive: number; of: number } | null;
-  /** cutting check: what each tray showed */
-  batches?: CheckedBatch[];
-  /** written by the marks of a tray, not by hand */
-  fromCells?: boolean;
-  /** written with another record, and taken back with it */
-  follows?: string;
+/** One line of the logbook, whatever it tells of. */
+export interface NewLine {
+  id: string;
+  cohortId: string;
+  kind: RecordKind | 'undo';
+  stepKey: string | null;
+  on: string;
+  personId: string | null;
+  done?: number | null;
+  finished?: boolean;
+  minutes?: number | null;
+  until?: string | null;
+  reason?: string | null;
+  note?: string;
+  nextTime?: string;
+  /** the record it takes back */
+  undoes?: string;
+  /** the record it is written with, and taken back with */
+  follows?: string | null;
+  details?: KeptDetails;
 }
-export const NOTHING_BEFORE: Before = { container: null, placeId: null, odds: null, alive: null };
 
+/** Adds lines to the logbook; what a subject keeps is checked by its own schema. */
+export async function insertLines(sql: Sql, lines: readonly NewLine[]): Promise<void> {
+  if (lines.length === 0) return;
+  await sql('record').insert(
+    lines.map((l) => ({
+      id: l.id,
+      cohort_id: l.cohortId,
+      kind: l.kind,
+      step_key: l.stepKey,
+      on_date: l.on,
+      person_id: l.personId,
+      done: l.done ?? null,
+      finished: l.finished ?? true,
+      minutes: l.minutes ?? null,
+      until: l.until ?? null,
+      reason: l.reason ?? null,
+      note: l.note ?? '',
+      next_time: l.nextTime ?? '',
+      undoes: l.undoes ?? null,
+      follows: l.follows ?? null,
+      details: JSON.stringify(keptDetails.validateSync(l.details ?? {})),
+    })),
+  );
+}
+
+/** Adds a record of work, or a look between steps, with what the subjects keep of it. */
 export const insertWork = (
   sql: Sql,
   r: NewRecord,
-  before: Before,
+  details: KeptDetails,
   personId: string | null,
-): Promise<unknown> =>
-  sql('record').insert({
-    id: r.id,
-    cohort_id: r.cohortId,
-    kind: r.stepKey === null ? 'look' : 'work',
-    step_key: r.stepKey,
-    on_date: r.on,
-    done: r.done,
-    finished: r.finished,
-    container: r.container,
-    container_before: before.container,
-    ...{ place_id: r.placeId ?? null, place_before: before.placeId, odds: before.odds, sure: r.sure },
-    ...{ alive: before.alive?.alive ?? null, alive_of: before.alive?.of ?? null },
-    ...{ buds_looked: r.buds?.looked ?? null, buds_ready: r.buds?.ready ?? null },
-    caliper: mean(r.calipers),
-    height: mean(r.heights),
-    sizes: JSON.stringify({ calipers: r.calipers, heights: r.heights }),
-    rooted: r.rooted,
-    again: r.again,
-    batches: before.batches ? JSON.stringify(before.batches) : null,
-    ...{ from_cells: before.fromCells ?? false, follows: before.follows ?? null },
-    ...{ vigour: r.vigour, minutes: r.minutes, low_growth: r.lowGrowth },
-    note: r.note,
-    next_time: r.nextTime,
-    person_id: personId,
-  });
-
-export const insertPutOff = (sql: Sql, p: PutOffStep, today: string, personId: string): Promise<unknown> =>
-  sql('record').insert({
-    id: p.id,
-    cohort_id: p.cohortId,
-    kind: 'put off',
-    step_key: p.stepKey,
-    on_date: today,
-    until: p.until,
-    reason: p.reason,
-    person_id: personId,
-  });
+  follows: string | null = null,
+): Promise<void> =>
+  insertLines(sql, [{ ...r, kind: r.stepKey === null ? 'look' : 'work', details, personId, follows }]);
 
 export const insertUndo = (
   sql: Sql,
   id: string,
   undone: StoredRecord,
   today: string,
-  personId: string,
-): Promise<unknown> =>
-  sql('record').insert({
-    id,
-    cohort_id: undone.cohort_id,
-    kind: 'undo',
-    step_key: undone.step_key,
-    undoes: undone.id,
-    on_date: today,
-    person_id: personId,
-  });
+  personId: string | null,
+): Promise<void> =>
+  insertLines(sql, [
+    {
+      id,
+      cohortId: undone.cohort_id,
+      kind: 'undo',
+      stepKey: undone.step_key,
+      on: today,
+      personId,
+      undoes: undone.id,
+    },
+  ]);
 
 /** What was written with a record and still stands. */
-export const followersOf = (sql: Sql, id: string): Promise<StoredRecord[]> =>
-  sql<StoredRecord>('record as f')
-    .whereRaw('f.follows = ?', [id])
-    .whereNotExists(sql('record as u').whereRaw('u.undoes = f.id'))
-    .select('f.*');
+export const writtenWith = (sql: Sql, id: string): Promise<StoredRecord[]> =>
+  sql<StoredRecord>('standing_record').whereRaw('follows = ?', [id]).select('*');
 
 /** Everything recorded of a cohort, newest first. */
 export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
@@ -122,12 +110,16 @@ export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
       { column: 'r.seq', order: 'desc' },
     ])
     .select({
-      ...{ id: 'r.id', kind: 'r.kind', stepKey: 'r.step_key', on: 'r.on_date', done: 'r.done' },
-      ...{ caliper: 'r.caliper', height: 'r.height', vigour: 'r.vigour', minutes: 'r.minutes' },
-      ...{ container: 'r.container', nextTime: 'r.next_time', at: 'r.at', until: 'r.until' },
-      ...{ found: 'r.found', decision: 'r.decision', causes: 'r.causes', checkOn: 'r.check_on' },
-      ...{ again: 'r.again', batches: 'r.batches' },
-      ...{ sure: 'r.sure', odds: 'r.odds', alive: 'r.alive', aliveOf: 'r.alive_of' },
+      id: 'r.id',
+      kind: 'r.kind',
+      stepKey: 'r.step_key',
+      on: 'r.on_date',
+      done: 'r.done',
+      minutes: 'r.minutes',
+      until: 'r.until',
+      details: 'r.details',
+      nextTime: 'r.next_time',
+      at: 'r.at',
       by: sql.raw("coalesce(p.name, '')"),
       title: sql.raw(
         "coalesce(s.title, CASE r.kind WHEN 'released' THEN 'Released from quarantine' ELSE 'A look' END)",

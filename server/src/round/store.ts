@@ -1,7 +1,10 @@
 import type { RoundStep } from '@gonimos/contract/round';
+import { operationsThat } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
 
 const GUARD_DAYS = 35;
+/** The day a visit asked to look again. */
+const CHECK_ON = "(r.details -> 'visit' ->> 'checkOn')::date";
 /** A check that a visit asked for is told so many days ahead. */
 const LOOK_AHEAD_DAYS = 28;
 
@@ -13,32 +16,39 @@ export async function readWatched(sql: Sql, today: string) {
       .where({ 's.status': 'done', 'c.growing': true })
       .whereIn('s.operation', operations)
       .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.place_id', key: 's.key', doneOn: 's.done_on' });
-  const wires: { cohortId: string; code: string; doneOn: string; checkOpens: string | null }[] = await done([
-    'wire',
-  ])
+  const wires: { cohortId: string; code: string; doneOn: string; checkOpens: string | null }[] = await done(
+    operationsThat((o) => o.puts === 'wire'),
+  )
     .join('course_step as k', (on) =>
-      on.on('k.cohort_id', 'c.id').andOn(sql.raw("k.operation = 'wire-check'")),
+      on.on('k.cohort_id', 'c.id').andOnIn(
+        'k.operation',
+        operationsThat((o) => o.checks === 'wire'),
+      ),
     )
     .where('k.status', 'planned')
     .select({ checkOpens: 'k.opens' });
-  const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done([
-    ...['root-correct', 'root-work', 'lift', 'training-pot', 'stage-roots'],
-  ]).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
+  const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done(
+    operationsThat((o) => o.loosens === true),
+  ).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
   const again: { cohortId: string; code: string; on: string; checkOn: string; found: string }[] = await sql(
-    'record as r',
+    'standing_record as r',
   )
     .join('cohort as c', 'c.id', 'r.cohort_id')
     .where({ 'r.kind': 'visit', 'c.growing': true })
-    .whereNotNull('r.check_on')
-    .whereRaw('r.check_on <= ?::date + ?::int', [today, LOOK_AHEAD_DAYS])
-    // undone, or looked at since
-    .whereNotExists(sql('record as u').whereRaw('u.undoes = r.id').select(sql.raw('1')))
+    .whereRaw(`${CHECK_ON} <= ?::date + ?::int`, [today, LOOK_AHEAD_DAYS])
+    // looked at since
     .whereNotExists(
       sql('record as l')
         .whereRaw("l.cohort_id = r.cohort_id AND l.seq > r.seq AND l.kind IN ('look', 'visit', 'released')")
         .select(sql.raw('1')),
     )
-    .select({ cohortId: 'c.id', code: 'c.code', on: 'r.on_date', checkOn: 'r.check_on', found: 'r.reason' });
+    .select({
+      cohortId: 'c.id',
+      code: 'c.code',
+      on: 'r.on_date',
+      checkOn: sql.raw(CHECK_ON),
+      found: 'r.reason',
+    });
   return { wires, cut, again };
 }
 
@@ -87,16 +97,14 @@ export async function readOpenSteps(
     .leftJoin('cohort as h', 'h.id', 'c.host_id')
     .joinRaw(
       `LEFT JOIN LATERAL (
-        SELECT r.until, r.reason FROM record r
+        SELECT r.until, r.reason FROM standing_record r
         WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind IN ('put off', 'visit') AND r.until IS NOT NULL
-          AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
         ORDER BY r.seq DESC LIMIT 1) AS o ON true`,
     )
     .joinRaw(
       `LEFT JOIN LATERAL (
-        SELECT r.next_time FROM record r
+        SELECT r.next_time FROM standing_record r
         WHERE r.cohort_id = c.id AND r.next_time <> ''
-          AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)
         ORDER BY r.on_date DESC, r.seq DESC LIMIT 1) AS n ON true`,
     )
     .orderBy('t.turn')

@@ -1,13 +1,12 @@
 import type { FastifyInstance } from 'fastify';
 import { nurserySchools, schoolsPreview, type CohortChange } from '@gonimos/contract/schools';
 import { changeOfCourse } from '@gonimos/core/course';
-import { readPlanning } from '../course/planning.ts';
-import { planAllAgain } from '../course/due.ts';
-import { compileFor, readyFacts } from '../course/replan.ts';
+import { readPlanning } from '../planning/planning.ts';
+import { compileFor, readyFacts } from '../planning/replan.ts';
 import { audit } from '../audit/store.ts';
-import { once } from '../http/once.ts';
 import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { touching, write } from '../write/write.ts';
 import { readNursery } from '../nursery/store.ts';
 
 const CHUNK = 200;
@@ -49,7 +48,7 @@ export function schoolRoutes(app: FastifyInstance): void {
     summary: 'Changes the schools of the nursery; every course is planned again',
     body: nurserySchools,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'schools', body, async (trx) => {
+      write(app, { id: body.id, what: 'schools', body, person }, async ({ trx }) => {
         const changed = await trx('nursery')
           .where({ version: body.version })
           .update({ schools: JSON.stringify(body.schools), version: body.version + 1 });
@@ -61,9 +60,8 @@ export function schoolRoutes(app: FastifyInstance): void {
           'schools',
           `Schools of the nursery: ${chosen.join(', ') || 'none chosen'}`,
         );
-        await planAllAgain(trx, 'the schools of the nursery were changed');
         const { schools, version } = await readNursery(trx);
-        return { schools, version };
+        return touching('all', 'the schools of the nursery were changed', { schools, version });
       }),
   });
 }

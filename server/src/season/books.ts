@@ -8,7 +8,7 @@ import {
 } from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
 import { listClimates, readNursery, siteOf } from '../nursery/store.ts';
-import { asSeenFrom, readObservations } from '../observations/store.ts';
+import { asSeenFrom, readObservations } from './observations.ts';
 import { readWeather, recordState } from './store.ts';
 
 const MOST = 60;

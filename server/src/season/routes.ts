@@ -2,9 +2,8 @@ import type { FastifyInstance } from 'fastify';
 import { number, object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { importWeather, type WeatherReport } from '@gonimos/contract/season';
-import { planAllAgain } from '../course/due.ts';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readRecord } from './import.ts';
 import { readSeason } from './service.ts';
@@ -27,18 +26,21 @@ export function seasonRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'A daily record from CSV: faults line by line first, written only when confirmed',
     body: importWeather,
-    handle: async ({ body }): Promise<WeatherReport> => {
+    handle: async ({ body, person }): Promise<WeatherReport> => {
       const { days, faults } = readRecord(body.csv, todayAt(await readNursery(app.db)));
       const report = {
         ...{ days: days.length, from: days[0]?.on_date ?? null, to: days.at(-1)?.on_date ?? null },
         ...{ faults: faults.slice(0, 200), replaced: await differing(app.db, days) },
       };
       if (!body.confirm || days.length === 0) return { ...report, written: 0 };
-      const written = await once(app.db, body.id, 'weather', { csv: body.csv }, async (trx) => {
-        const replaced = await replaceWeather(trx, days);
-        await planAllAgain(trx, 'the weather record was brought up to date');
-        return replaced;
-      });
+      const written = await write(
+        app,
+        { id: body.id, what: 'weather', body: { csv: body.csv }, person },
+        async ({ trx }) => {
+          const replaced = await replaceWeather(trx, days);
+          return touching('all', 'the weather record was brought up to date', replaced);
+        },
+      );
       return { ...report, written };
     },
   });

@@ -16,7 +16,7 @@ import {
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readNursery, readPlace, siteOf, todayAt } from '../nursery/store.ts';
-import { readObservations } from '../observations/store.ts';
+import { readObservations } from './observations.ts';
 import { seasonBooks } from './books.ts';
 import { readWeather, recordEnd } from './store.ts';
 

@@ -4,14 +4,14 @@ import { id } from '@gonimos/contract/fields';
 import { endProtection as ending, newProtection, newSeedEvent, newSeedLot } from '@gonimos/contract/seed';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { hemisphereOf } from '@gonimos/core/season';
-import { once } from '../http/once.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { answering, touching, write } from '../write/write.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery } from '../nursery/store.ts';
-import { lockCohort } from '../cohorts/lock.ts';
-import { guardDone, guardOff, readLots, readSowing, sowingsAgain } from './service.ts';
-import { endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
+import { lockCohort } from '../write/lock.ts';
+import { guardDone, guardOff, readLots, readSowing } from './service.ts';
+import { cohortsOf, endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
 
 const params = object({ id: id() });
 
@@ -30,8 +30,8 @@ export function seedRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Enters a seed lot',
     body: newSeedLot,
-    handle: ({ body, person: _ }) =>
-      once(app.db, body.id, 'seed lot', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'seed lot', body, person }, async ({ trx }) => {
         const nursery = await readNursery(trx);
         const { from } = readUncertainDate(body.harvested, hemisphereOf(nursery.latitude))!;
         await notInFuture(trx, 'harvested', from);
@@ -41,7 +41,7 @@ export function seedRoutes(app: FastifyInstance): void {
           if (parent.taxon_id !== body.taxonId) throw wrongField('parentId', 'is of another kind of plant');
         }
         await insertLot(trx, body, from);
-        return { id: body.id };
+        return answering({ id: body.id });
       }),
   });
 
@@ -53,7 +53,7 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: newSeedEvent,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `seed event ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `seed event ${p.id}`, body, person }, async ({ trx }) => {
         const lot = await trx('seed_lot').where({ id: p.id }).first('harvested_from');
         if (!lot) throw notFound('seed lot');
         await notInFuture(trx, 'on', body.on);
@@ -66,8 +66,8 @@ export function seedRoutes(app: FastifyInstance): void {
         if (body.kind !== 'test' && body.tested !== null) throw wrongField('tested', 'goes with a test only');
         await insertSeedEvent(trx, p.id, body, person.id);
         // when a sowing comes up hangs on the cold its seed had
-        if (body.kind === 'to cold') await sowingsAgain(trx, p.id);
-        return { id: body.id };
+        const sowings = body.kind === 'to cold' ? await cohortsOf(trx, p.id) : [];
+        return touching(sowings, 'more was told of the seed', { id: body.id });
       }),
   });
 
@@ -88,12 +88,13 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: newProtection,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `protection ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `protection ${p.id}`, body, person }, async (w) => {
+        const { trx } = w;
         await lockCohort(trx, p.id);
         await notInFuture(trx, 'from', body.from);
         await insertProtection(trx, p.id, body, person.id);
-        await guardDone(trx, p.id, body, person);
-        return { id: body.id };
+        await guardDone(w, p.id, body);
+        return touching([p.id], 'a cover went on', { id: body.id });
       }),
   });
 
@@ -105,15 +106,16 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: ending,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `protection end ${p.id}`, body, async (trx) => {
+      write(app, { id: body.id, what: `protection end ${p.id}`, body, person }, async (w) => {
+        const { trx } = w;
         await notInFuture(trx, 'ended', body.ended);
         const row = await trx('protection').where({ id: p.id }).first('from_date', 'cohort_id');
         if (!row) throw notFound('protection');
         await lockCohort(trx, row.cohort_id);
         if (body.ended < row.from_date) throw wrongField('ended', `is before it went on, ${row.from_date}`);
         await endProtection(trx, p.id, body.version, body.ended);
-        await guardOff(trx, row.cohort_id, p.id, body.ended, person);
-        return { id: p.id };
+        await guardOff(w, row.cohort_id, p.id, body.ended);
+        return touching([row.cohort_id], 'a cover came off', { id: p.id });
       }),
   });
 }

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { Person } from '@gonimos/contract/people';
 import { workOn } from '@gonimos/contract/records';
 import type { NewProtection, Protection, SeedLot, Sowing } from '@gonimos/contract/seed';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
@@ -18,24 +17,16 @@ import {
   tooOld,
 } from '@gonimos/core/seed';
 import { wilson } from '@gonimos/core/stats';
+import { operationsThat } from '@gonimos/core/operations';
 import { taxon } from '@gonimos/core/taxa';
-import { readPlanning, type Planning } from '../course/planning.ts';
-import { replan } from '../course/replan.ts';
-import type { Sql, Trx } from '../db/index.ts';
+import { readPlanning, type Planning } from '../planning/planning.ts';
+import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
-import { lockCohorts } from '../cohorts/lock.ts';
 import { recordWork } from '../records/service.ts';
+import type { Writing } from '../write/types.ts';
 import { timesOf } from '../starts/answer.ts';
-import {
-  cohortsOf,
-  coldOn,
-  readEaten,
-  readLotRows,
-  readProtections,
-  readSeedEvents,
-  readSownOf,
-} from './store.ts';
+import { coldOn, readEaten, readLotRows, readProtections, readSeedEvents, readSownOf } from './store.ts';
 
 /** Emergence is counted in warmth above this, °C. */
 const WARMTH_BASE = 5;
@@ -129,13 +120,6 @@ interface Sown {
   started_from: string;
 }
 
-/** Plans every sowing of a lot again, after more was told of the lot. */
-export async function sowingsAgain(trx: Trx, lotId: string): Promise<void> {
-  const ids = await cohortsOf(trx, lotId);
-  await lockCohorts(trx, ids);
-  if (ids.length > 0) await replan(trx, ids, 'more was told of the seed');
-}
-
 /** The day half are expected to be up; null where it never gets warm enough. */
 function expectedUp(book: SeasonBook, c: Sown, coldOn: string | null): string | null {
   const sown = toDay(c.started_from);
@@ -145,35 +129,34 @@ function expectedUp(book: SeasonBook, c: Sown, coldOn: string | null): string | 
   return day === null ? null : toIso(day);
 }
 
-const nextStep = (sql: Sql, cohortId: string, operation: string) =>
+const coverSteps = (cover: 'on' | 'off') => operationsThat((o) => o.cover === cover);
+
+/** The step by which a cover goes on or comes off, where the course has one. */
+const nextStep = (sql: Sql, cohortId: string, cover: 'on' | 'off') =>
   sql('course_step')
-    .where({ cohort_id: cohortId, operation, status: 'planned', ready: true })
+    .where({ cohort_id: cohortId, status: 'planned', ready: true })
+    .whereIn('operation', coverSteps(cover))
     .orderBy('seq')
     .first<{ key: string; closes: string } | undefined>('key', 'closes');
 
 /** A cover that went on is the guard the course asks for, where it asks for one. */
-export async function guardDone(trx: Trx, cohortId: string, p: NewProtection, person: Person): Promise<void> {
-  const step = await nextStep(trx, cohortId, 'guard-on');
-  if (!step) return void (await replan(trx, [cohortId], 'a cover went on'));
-  const [id, note] = [randomUUID(), `${p.kind}, ${p.clearance} mm clear`];
-  await recordWork(trx, workOn({ id, cohortId, stepKey: step.key, on: p.from, note }), person);
-  await trx('protection').where({ id: p.id }).update({ record_id: id });
+export async function guardDone(w: Writing, cohortId: string, p: NewProtection): Promise<void> {
+  const step = await nextStep(w.trx, cohortId, 'on');
+  if (!step) return;
+  const id = randomUUID();
+  const note = `${p.kind}, ${p.clearance} mm clear`;
+  await recordWork(w, workOn({ id, cohortId, stepKey: step.key, on: p.from, note }));
+  await w.trx('protection').where({ id: p.id }).update({ record_id: id });
 }
 
 /** The last cover that comes off is the end of the guard in the course. */
-export async function guardOff(
-  trx: Trx,
-  cohortId: string,
-  coverId: string,
-  on: string,
-  person: Person,
-): Promise<void> {
-  const left = await trx('protection').where({ cohort_id: cohortId }).whereNull('ended').first('id');
-  const step = left ? undefined : await nextStep(trx, cohortId, 'guard-off');
-  if (!step) return void (await replan(trx, [cohortId], 'a cover came off'));
+export async function guardOff(w: Writing, cohortId: string, coverId: string, on: string): Promise<void> {
+  const left = await w.trx('protection').where({ cohort_id: cohortId }).whereNull('ended').first('id');
+  const step = left ? undefined : await nextStep(w.trx, cohortId, 'off');
+  if (!step) return;
   const id = randomUUID();
-  await recordWork(trx, workOn({ id, cohortId, stepKey: step.key, on }), person);
-  await trx('protection').where({ id: coverId }).update({ ended_by: id });
+  await recordWork(w, workOn({ id, cohortId, stepKey: step.key, on }));
+  await w.trx('protection').where({ id: coverId }).update({ ended_by: id });
 }
 
 /** Everything one sowing has shown so far. */
@@ -192,7 +175,7 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
     entries.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count })),
   );
   const cold = c.lot_id === null ? null : await coldOn(sql, c.lot_id);
-  const off = await nextStep(sql, cohortId, 'guard-off');
+  const off = await nextStep(sql, cohortId, 'off');
   const lost = groupBy(
     entries.filter((e) => e.type === 'lost_before_emergence'),
     (e) => e.cause ?? 'unknown',
@@ -217,7 +200,11 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
 export async function seedWatch(sql: Sql, today: string) {
   const lying: (Sown & { code: string })[] = await sql('cohort as c')
     .join('course_step as s', 's.cohort_id', 'c.id')
-    .where({ 'c.method': 'seed', 's.operation': 'emergence-count', 's.status': 'planned' })
+    .where({ 'c.method': 'seed', 's.status': 'planned' })
+    .whereIn(
+      's.operation',
+      operationsThat((o) => o.asks.includes('emergence')),
+    )
     .where('c.pending', '>', 0)
     .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from');
   const covered: { id: string; code: string; kind: string; until: string | null }[] = await sql(
@@ -227,7 +214,8 @@ export async function seedWatch(sql: Sql, today: string) {
     .leftJoin('course_step as s', (on) =>
       on
         .on('s.cohort_id', 'c.id')
-        .andOn(sql.raw("s.operation = 'guard-off' AND s.status = 'planned' AND s.ready")),
+        .andOn(sql.raw("s.status = 'planned' AND s.ready"))
+        .andOnIn('s.operation', coverSteps('off')),
     )
     .whereNull('p.ended')
     .where('c.growing', true)

@@ -108,7 +108,7 @@ export const insertProtection = (
   sql: Sql,
   cohortId: string,
   p: NewProtection,
-  personId: string,
+  personId: string | null,
 ): Promise<unknown> =>
   sql('protection').insert({
     ...{ id: p.id, cohort_id: cohortId, kind: p.kind, clearance: p.clearance, from_date: p.from },

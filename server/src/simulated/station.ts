@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { toDay } from '@gonimos/core/calendar';
 import { climateOf, simulate } from '@gonimos/core/season';
 import { lastDay } from '@gonimos/core/station';
-import { WEATHER_FROM } from '../demo/weather.ts';
+import { WEATHER_FROM } from './weather.ts';
 import { notFound } from '../http/problem.ts';
 import { findNursery, siteOf, todayAt } from '../nursery/store.ts';
 

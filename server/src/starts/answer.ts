@@ -20,7 +20,7 @@ import {
 } from '@gonimos/core/starts';
 import { taxon } from '@gonimos/core/taxa';
 import { programmeFor } from '../library/store.ts';
-import { readPlanning, type Planning } from '../course/planning.ts';
+import { readPlanning, type Planning } from '../planning/planning.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { readLived, type Lived } from './history.ts';

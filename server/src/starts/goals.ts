@@ -1,5 +1,5 @@
 import type { Goal, NewGoal } from '@gonimos/contract/starts';
-import type { StartOffer } from '@gonimos/contract/records';
+import type { StartOffer } from '@gonimos/contract/outcome';
 import { addDays } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
 import type { Programme } from '@gonimos/core/programmes';
@@ -12,8 +12,8 @@ import {
   type StageEstimate,
   type UnderWay,
 } from '@gonimos/core/starts';
-import { readPlanning } from '../course/planning.ts';
-import { readFacts, type CohortFacts } from '../course/facts.ts';
+import { readPlanning } from '../planning/planning.ts';
+import { readFacts, type CohortFacts } from '../planning/facts.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readProgramme } from '../library/store.ts';

@@ -4,9 +4,9 @@ import { id } from '@gonimos/contract/fields';
 import { askStart, closeGoal as closing, newGoal } from '@gonimos/contract/starts';
 import { stagesOf } from '@gonimos/core/starts';
 import { programmeFor } from '../library/store.ts';
-import { once } from '../http/once.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { answering, write } from '../write/write.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { answerStart } from './answer.ts';
 import { closeGoal, insertGoal, readGoals } from './goals.ts';
@@ -38,13 +38,13 @@ export function startRoutes(app: FastifyInstance): void {
     summary: 'Keeps a goal, so that starts are offered until it is met',
     body: newGoal,
     handle: ({ body, person }) =>
-      once(app.db, body.id, 'goal', body, async (trx) => {
+      write(app, { id: body.id, what: 'goal', body, person }, async ({ trx }) => {
         await readPlace(trx, body.placeId);
         const { programme } = await programmeFor(trx, body.programmeId);
         if (!stagesOf(programme).some((s) => s.stage === body.stage))
           throw wrongField('stage', 'is not one of this programme');
         await insertGoal(trx, body, person.id);
-        return { id: body.id };
+        return answering({ id: body.id });
       }),
   });
 
@@ -55,10 +55,10 @@ export function startRoutes(app: FastifyInstance): void {
     summary: 'Closes a goal: nothing is offered for it any more',
     params,
     body: closing,
-    handle: ({ params: p, body }) =>
-      once(app.db, body.id, `close goal ${p.id}`, body, async (trx) => {
+    handle: ({ params: p, body, person }) =>
+      write(app, { id: body.id, what: `close goal ${p.id}`, body, person }, async ({ trx }) => {
         await closeGoal(trx, p.id, body.version, todayAt(await readNursery(trx)));
-        return { id: p.id };
+        return answering({ id: p.id });
       }),
   });
 }

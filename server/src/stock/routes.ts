@@ -1,9 +1,8 @@
 import type { FastifyInstance } from 'fastify';
 import { countStock } from '@gonimos/contract/stock';
 import { container } from '@gonimos/core/containers';
-import { planAgain } from '../course/due.ts';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readStock, wantersOf, writeCount } from './store.ts';
 
@@ -22,13 +21,13 @@ export function stockRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Counts one kind of container; steps that want it are planned again',
     body: countStock,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'stock', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'stock', body, person }, async ({ trx }) => {
         const today = todayAt(await readNursery(trx));
         await writeCount(trx, body, today);
         const cause = `${container(body.container).name}: counted on the shelf`;
-        await planAgain(trx, await wantersOf(trx, [body.container], today), cause);
-        return readStock(trx, today);
+        const wanters = await wantersOf(trx, [body.container], today);
+        return { touched: wanters, cause, answer: () => readStock(trx, today) };
       }),
   });
 }

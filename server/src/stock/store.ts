@@ -11,9 +11,9 @@ async function shelves(sql: Sql): Promise<Omit<StockRow, 'wanted'>[]> {
   const { rows } = await sql.raw(`
     SELECT s.container, s.arriving, s.arrives, s.version, s.counted_on AS "countedOn",
       greatest(0, s.counted - coalesce((
-        SELECT sum(coalesce(r.done, 0)) FROM record r
-        WHERE r.kind = 'work' AND r.container = s.container AND r.seq > s.counted_seq
-          AND NOT EXISTS (SELECT 1 FROM record u WHERE u.undoes = r.id)), 0))::int AS have
+        SELECT sum(coalesce(r.done, 0)) FROM standing_record r
+        WHERE r.kind = 'work' AND r.details -> 'potting' ->> 'container' = s.container
+          AND r.seq > s.counted_seq), 0))::int AS have
     FROM container_stock s ORDER BY s.container`);
   return rows;
 }

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { operationsThat } from '@gonimos/core/operations';
 import { workOn } from '@gonimos/contract/records';
 import type { Trx } from '../db/index.ts';
 import { todayAt, readNursery } from '../nursery/store.ts';
-import { insertUndo, insertWork, NOTHING_BEFORE, type StoredRecord } from '../records/store.ts';
+import { insertUndo, insertWork, type StoredRecord } from '../records/store.ts';
 
 /** Days on which seed of a cohort came up or was lost before it did, as they stand; the last of them. */
 async function lastShown(trx: Trx, cohortId: string): Promise<string> {
@@ -17,16 +18,15 @@ async function lastShown(trx: Trx, cohortId: string): Promise<string> {
 }
 
 const countedByCells = (trx: Trx, cohortId: string): Promise<StoredRecord | undefined> =>
-  trx<StoredRecord>('record as r')
-    .whereRaw('r.cohort_id = ? AND r.from_cells', [cohortId])
-    .whereNotExists(trx('record as u').whereRaw('u.undoes = r.id'))
+  trx<StoredRecord>('standing_record')
+    .whereRaw("cohort_id = ? AND (details -> 'trays' -> 'fromCells')::boolean", [cohortId])
     .first();
 
 /**
  * Emergence is counted once no seed is left to show: the cells have told it, and nobody has to say it again.
  * A correction that leaves seed takes the count back. True when the count was made now.
  */
-export async function followEmergence(trx: Trx, cohortId: string, personId: string): Promise<boolean> {
+export async function followEmergence(trx: Trx, cohortId: string, personId: string | null): Promise<boolean> {
   const { pending } = await trx('cohort').where({ id: cohortId }).first('pending');
   if (pending > 0) {
     const counted = await countedByCells(trx, cohortId);
@@ -34,13 +34,17 @@ export async function followEmergence(trx: Trx, cohortId: string, personId: stri
     return false;
   }
   const step = await trx('course_step')
-    .where({ cohort_id: cohortId, operation: 'emergence-count', status: 'planned', ready: true })
+    .where({ cohort_id: cohortId, status: 'planned', ready: true })
+    .whereIn(
+      'operation',
+      operationsThat((o) => o.asks.includes('emergence')),
+    )
     .first('key');
   if (!step) return false;
   const record = workOn({
     ...{ id: randomUUID(), cohortId, stepKey: step.key as string, on: await lastShown(trx, cohortId) },
     note: 'Counted in the cells of its trays.',
   });
-  await insertWork(trx, record, { ...NOTHING_BEFORE, fromCells: true }, personId);
+  await insertWork(trx, record, { trays: { fromCells: true } }, personId);
   return true;
 }

@@ -2,8 +2,8 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { markCells as marking, newTray, undoMarks as undoing } from '@gonimos/contract/trays';
-import { once } from '../http/once.ts';
 import { route } from '../http/route.ts';
+import { write } from '../write/write.ts';
 import { addTray, markCells, readTrays, undoMarks } from './service.ts';
 
 const params = object({ id: id() });
@@ -25,8 +25,8 @@ export function trayRoutes(app: FastifyInstance): void {
     summary: 'Adds a tray of any size',
     params,
     body: newTray,
-    handle: ({ params: p, body }) =>
-      once(app.db, body.id, `tray ${p.id}`, body, (trx) => addTray(trx, p.id, body)),
+    handle: ({ params: p, body, person }) =>
+      write(app, { id: body.id, what: `tray ${p.id}`, body, person }, (w) => addTray(w, p.id, body)),
   });
 
   route(app, {
@@ -37,7 +37,7 @@ export function trayRoutes(app: FastifyInstance): void {
     params,
     body: marking,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `marks ${p.id}`, body, (trx) => markCells(trx, p.id, body, person)),
+      write(app, { id: body.id, what: `marks ${p.id}`, body, person }, (w) => markCells(w, p.id, body)),
   });
 
   route(app, {
@@ -48,8 +48,8 @@ export function trayRoutes(app: FastifyInstance): void {
     params: object({ id: id(), mark: id() }),
     body: undoing,
     handle: ({ params: p, body, person }) =>
-      once(app.db, body.id, `undo marks ${p.mark}`, body, (trx) =>
-        undoMarks(trx, p.id, p.mark, body.id, person),
+      write(app, { id: body.id, what: `undo marks ${p.mark}`, body, person }, (w) =>
+        undoMarks(w, p.id, p.mark, body.id),
       ),
   });
 }

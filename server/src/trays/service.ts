@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import type { Person } from '@gonimos/contract/people';
 import type { MarkCells, MarkOutcome, NewTray, Tray, Trays } from '@gonimos/contract/trays';
+import { inTurn, type NewEntry } from '@gonimos/core/ledger';
 import { cellName, effectsOf, markFault, type CellEffect } from '@gonimos/core/trays';
-import { replan } from '../course/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound, wrongField } from '../http/problem.ts';
-import { insertEntries, type NewLedgerEntry } from '../ledger/store.ts';
+import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { lockCohort } from '../cohorts/lock.ts';
+import { lockCohort } from '../write/lock.ts';
+import type { Writing, Written } from '../write/types.ts';
+import { answering, touching } from '../write/write.ts';
 import { followEmergence } from './emergence.ts';
 import {
   findTray,
@@ -49,12 +50,16 @@ async function withinLedger(trx: Trx, cohortId: string, field: string): Promise<
 }
 
 /** A tray of any size; its first cells are filled with seed or, when all of that has shown, with plants. */
-export async function addTray(trx: Trx, cohortId: string, t: NewTray): Promise<{ id: string }> {
+export async function addTray(
+  { trx }: Writing,
+  cohortId: string,
+  t: NewTray,
+): Promise<Written<{ id: string }>> {
   const cohort = await lockCohort(trx, cohortId);
   if (t.fill > t.rows * t.columns) throw wrongField('fill', `is more than the ${t.rows * t.columns} cells`);
   await insertTray(trx, cohortId, t, cohort.pending > 0 ? 'sown' : 'up');
   await withinLedger(trx, cohortId, 'fill');
-  return { id: t.id };
+  return answering({ id: t.id });
 }
 
 interface Change {
@@ -74,9 +79,9 @@ async function follow(
   tray: { id: string; cohort_id: string },
   all: readonly HeldCell[],
   changes: readonly Change[],
-  said: { on: string; personId: string },
+  said: { on: string; personId: string | null },
 ): Promise<void> {
-  const entries: NewLedgerEntry[] = [];
+  const entries: NewEntry[] = [];
   const links: { tray_id: string; cell: number; entry_id: string }[] = [];
   const base = { cohortId: tray.cohort_id, personId: said.personId };
 
@@ -96,7 +101,12 @@ async function follow(
     if (rest.length === 0) continue;
     const again = randomUUID();
     entries.push({
-      ...{ ...base, id: again, type: effect.type, on: effect.on, count: rest.length, cause: effect.cause },
+      ...base,
+      id: again,
+      type: effect.type,
+      on: effect.on,
+      count: rest.length,
+      cause: effect.cause,
       seq: effect.seq,
       note: `cells of a tray, ${cells.size} corrected`,
     });
@@ -111,20 +121,21 @@ async function follow(
       g.cells.push(c.cell);
       comeBy.set(key, g);
     }
-  // seed shows before plants of it are lost or potted
-  const order = ['lost_before_emergence', 'emerged', 'lost', 'potted'];
-  const come = [...comeBy.values()].sort(
-    (a, b) => order.indexOf(a.effect.type) - order.indexOf(b.effect.type),
-  );
-  for (const { effect, id, cells } of come) {
-    entries.push({
-      ...{ ...base, id, type: effect.type, on: said.on, count: cells.length, cause: effect.cause },
+  const come: NewEntry[] = [];
+  for (const { effect, id, cells } of comeBy.values()) {
+    come.push({
+      ...base,
+      id,
+      type: effect.type,
+      on: said.on,
+      count: cells.length,
+      cause: effect.cause,
       note: 'cells of a tray',
     });
     links.push(...cells.map((cell) => ({ tray_id: tray.id, cell, entry_id: id })));
   }
 
-  await insertEntries(trx, entries);
+  await insertEntries(trx, [...entries, ...inTurn(come)]);
   const dropped = [...goneBy.keys()];
   if (dropped.length > 0)
     await trx('tray_cell_entry').where({ tray_id: tray.id }).whereIn('entry_id', dropped).delete();
@@ -143,12 +154,11 @@ interface Said {
  * marked. A mark that says what the cell says already changes nothing.
  */
 async function mark(
-  trx: Trx,
+  { trx, personId }: Writing,
   trayId: string,
   said: Said,
   marks: readonly MarkRow[],
-  person: Person,
-): Promise<MarkOutcome> {
+): Promise<Written<MarkOutcome>> {
   const tray = await findTray(trx, trayId);
   const cohort = await lockCohort(trx, tray.cohort_id);
   await notInFuture(trx, 'on', said.on);
@@ -177,45 +187,45 @@ async function mark(
       come: want.filter((w) => !cell.effects.some((e) => same(w, e))),
     };
   });
-  await insertMarks(trx, { ...said, trayId, personId: person.id }, applied);
-  await follow(trx, tray, cells, changes, { on: said.on, personId: person.id });
+  await insertMarks(trx, { ...said, trayId, personId }, applied);
+  await follow(trx, tray, cells, changes, { on: said.on, personId });
   await withinLedger(trx, tray.cohort_id, 'marks');
-  let counted = false;
-  if (changes.some((c) => c.gone.length + c.come.length > 0)) {
-    counted = await followEmergence(trx, tray.cohort_id, person.id);
-    await replan(trx, [tray.cohort_id], 'cells of a tray were marked');
-  }
+  const told = changes.some((c) => c.gone.length + c.come.length > 0);
+  const counted = told && (await followEmergence(trx, tray.cohort_id, personId));
   const by = await lastMarkedBy(
     trx,
     trayId,
     met.map((m) => m.cell),
   );
-  return {
+  return touching(told ? [tray.cohort_id] : [], 'cells of a tray were marked', {
     tray: await readTray(trx, tray),
     conflicts: met.map((m) => ({
-      ...{ cell: m.cell, was: m.was, is: cells[m.cell].state, wanted: m.now, by: by.get(m.cell) ?? '' },
+      cell: m.cell,
+      was: m.was,
+      is: cells[m.cell].state,
+      wanted: m.now,
+      by: by.get(m.cell) ?? '',
     })),
     marked: applied.length,
     counted,
-  };
+  });
 }
 
-export const markCells = (trx: Trx, trayId: string, m: MarkCells, person: Person): Promise<MarkOutcome> =>
-  mark(trx, trayId, { ...m, undoes: null }, m.marks, person);
+export const markCells = (w: Writing, trayId: string, m: MarkCells): Promise<Written<MarkOutcome>> =>
+  mark(w, trayId, { ...m, undoes: null }, m.marks);
 
 /** Takes marks back where their cells still stand as they left them. */
 export async function undoMarks(
-  trx: Trx,
+  w: Writing,
   trayId: string,
   markId: string,
   id: string,
-  person: Person,
-): Promise<MarkOutcome> {
-  const made = await readMark(trx, trayId, markId);
+): Promise<Written<MarkOutcome>> {
+  const made = await readMark(w.trx, trayId, markId);
   if (made.length === 0) throw notFound('mark');
-  if (await trx('tray_mark').where({ undoes: markId }).first('id'))
+  if (await w.trx('tray_mark').where({ undoes: markId }).first('id'))
     throw conflict('These marks were taken back already.');
   const back = made.map((m) => ({ cell: m.cell, was: m.now, now: m.was }));
-  const on = todayAt(await readNursery(trx));
-  return mark(trx, trayId, { id, on, cause: null, undoes: markId }, back, person);
+  const on = todayAt(await readNursery(w.trx));
+  return mark(w, trayId, { id, on, cause: null, undoes: markId }, back);
 }

@@ -120,7 +120,7 @@ export async function lastMarkedBy(sql: Sql, trayId: string, cells: number[]): P
 
 export async function insertMarks(
   sql: Sql,
-  m: { id: string; trayId: string; on: string; undoes: string | null; personId: string },
+  m: { id: string; trayId: string; on: string; undoes: string | null; personId: string | null },
   marks: MarkRow[],
 ): Promise<void> {
   if (marks.length === 0) return;

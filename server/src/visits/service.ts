@@ -1,5 +1,4 @@
 import type { NewVisit, VisitOutcome } from '@gonimos/contract/visits';
-import type { Person } from '@gonimos/contract/people';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { container, roomPerPlant } from '@gonimos/core/containers';
 import { plantOn } from '@gonimos/core/course';
@@ -8,13 +7,13 @@ import { chosen } from '@gonimos/core/schools';
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
 import { CHECK_AFTER, PUT_BACK_SEASONS, rankCauses, type Cause, type Found } from '@gonimos/core/visits';
-import { readPlanning } from '../course/planning.ts';
-import { replan, readyFacts } from '../course/replan.ts';
-import type { CohortFacts } from '../course/facts.ts';
-import type { Trx } from '../db/index.ts';
+import { readPlanning } from '../planning/planning.ts';
+import { readyFacts } from '../planning/replan.ts';
+import type { CohortFacts } from '../planning/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { notInFuture } from '../nursery/day.ts';
-import { lockCohort } from '../cohorts/lock.ts';
+import { lockCohort } from '../write/lock.ts';
+import type { Writing, Written } from '../write/types.ts';
 import { insertVisit } from './store.ts';
 
 /** Findings that ask why the roots have failed. */
@@ -66,7 +65,7 @@ function causesFor(f: CohortFacts, book: SeasonBook, found: Found[], on: string)
 }
 
 /** Takes down an unplanned look: what was found, the decision, likely causes, and plans again. */
-export async function recordVisit(trx: Trx, v: NewVisit, person: Person): Promise<VisitOutcome> {
+export async function recordVisit({ trx, personId }: Writing, v: NewVisit): Promise<Written<VisitOutcome>> {
   const cohort = await lockCohort(trx, v.cohortId);
   await notInFuture(trx, 'on', v.on);
   if (v.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
@@ -96,12 +95,18 @@ export async function recordVisit(trx: Trx, v: NewVisit, person: Person): Promis
   const until = v.decision === 'put-back' ? afterGrowth(book, facts.taxonId, v.on, PUT_BACK_SEASONS) : null;
   const into = v.decision === 'step-back' ? v.container : null;
   await insertVisit(trx, v, {
-    ...{ causes, checkOn, until, container: into, personId: person.id },
-    containerBefore: into ? cohort.container : null,
+    causes,
+    checkOn,
+    until,
+    personId,
+    ...(into ? { potting: { container: into, before: cohort.container } } : {}),
     taxonBefore: v.taxonId ? taxon_id : null,
   });
   if (into) await trx('cohort').where({ id: v.cohortId }).update({ container: into });
   if (v.taxonId) await trx('cohort').where({ id: v.cohortId }).update({ taxon_id: v.taxonId });
-  const moved = await replan(trx, [v.cohortId], 'a surprise on opening was recorded');
-  return { recordId: v.id, causes, checkOn, moved: moved.get(v.cohortId) ?? [] };
+  return {
+    touched: [v.cohortId],
+    cause: 'a surprise on opening was recorded',
+    answer: (planned) => ({ recordId: v.id, causes, checkOn, moved: planned.get(v.cohortId) ?? [] }),
+  };
 }

@@ -1,35 +1,44 @@
 import type { NewVisit, Release } from '@gonimos/contract/visits';
 import { FOUND, type Cause } from '@gonimos/core/visits';
 import type { Sql } from '../db/index.ts';
+import { insertLines } from '../records/store.ts';
 
 interface Follows {
   causes: Cause[];
   checkOn: string | null;
-  until: string | null;
-  container: string | null;
-  containerBefore: string | null;
-  taxonBefore: string | null;
   personId: string | null;
+  until?: string | null;
+  /** stepping back: into what, and out of what */
+  potting?: { container: string; before: string };
+  taxonBefore?: string | null;
 }
 
-export const insertVisit = (sql: Sql, v: NewVisit, f: Follows): Promise<unknown> =>
-  sql('record').insert({
-    ...{ id: v.id, cohort_id: v.cohortId, kind: 'visit', step_key: v.stepKey, on_date: v.on },
-    ...{ found: v.found, decision: v.decision, note: v.note, until: f.until, finished: false },
-    ...{ causes: JSON.stringify(f.causes), check_on: f.checkOn, person_id: f.personId },
-    ...{ container: f.container, container_before: f.containerBefore },
-    ...{ taxon_id: v.taxonId ?? null, taxon_before: f.taxonBefore },
-    reason: v.found.map((x) => FOUND[x]).join(', ') || v.note || null,
-  });
-
-export const insertRelease = (sql: Sql, r: Release, today: string, personId: string): Promise<unknown> =>
-  sql('record').insert({
-    ...{
-      id: r.id,
-      cohort_id: r.cohortId,
-      kind: 'released',
-      on_date: today,
-      note: r.note,
-      person_id: personId,
+export const insertVisit = (sql: Sql, v: NewVisit, f: Follows): Promise<void> =>
+  insertLines(sql, [
+    {
+      id: v.id,
+      cohortId: v.cohortId,
+      kind: 'visit',
+      stepKey: v.stepKey,
+      on: v.on,
+      personId: f.personId,
+      until: f.until,
+      reason: v.found.map((x) => FOUND[x]).join(', ') || v.note || null,
+      note: v.note,
+      finished: false,
+      details: {
+        visit: {
+          found: v.found,
+          decision: v.decision,
+          causes: f.causes,
+          checkOn: f.checkOn,
+          taxonId: v.taxonId ?? null,
+          taxonBefore: f.taxonBefore ?? null,
+        },
+        ...(f.potting ? { potting: f.potting } : {}),
+      },
     },
-  });
+  ]);
+
+export const insertRelease = (sql: Sql, r: Release, today: string, personId: string): Promise<void> =>
+  insertLines(sql, [{ ...r, kind: 'released', stepKey: null, on: today, personId }]);

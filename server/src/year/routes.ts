@@ -3,13 +3,12 @@ import { number, object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { absence, clearWeeks, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
 import { Leveller, shortfalls } from '@gonimos/core/year';
-import { planAgain } from '../course/due.ts';
-import { lockCohort } from '../cohorts/lock.ts';
-import { once } from '../http/once.ts';
+import { lockCohort } from '../write/lock.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
+import { answering, touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { openOwnStep } from '../records/service.ts';
+import { openOwnStep } from '../course/open.ts';
 import { mondayOf, readYear } from './service.ts';
 import { readLockedWeeks, writeWeeks } from './store.ts';
 
@@ -47,8 +46,8 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Keeps the weeks of a levelled year; locked steps stay, courses are planned again',
     body: keepWeeks,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'year weeks', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'year weeks', body, person }, async ({ trx }) => {
         const first = mondayOf(todayAt(await readNursery(trx)));
         const keys = body.weeks.map((w) => `${w.cohortId} ${w.key}`);
         const twice = keys.findIndex((k, i) => keys.indexOf(k) < i);
@@ -74,8 +73,7 @@ export function yearRoutes(app: FastifyInstance): void {
           .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
         await writeWeeks(trx, rows);
         const touched = [...new Set(rows.map((r) => r.cohort_id))];
-        await planAgain(trx, touched, 'the year was levelled');
-        return { kept: rows.length };
+        return touching(touched, 'the year was levelled', { kept: rows.length });
       }),
   });
 
@@ -85,15 +83,14 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Lets go of the weeks kept, but for locked steps',
     body: clearWeeks,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'clear weeks', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'clear weeks', body, person }, async ({ trx }) => {
         const gone: { cohort_id: string }[] = await trx('year_week')
           .where('locked', false)
           .delete()
           .returning('cohort_id');
         const ids = [...new Set(gone.map((w) => w.cohort_id))];
-        await planAgain(trx, ids, 'the levelled weeks were let go');
-        return { cleared: ids.length };
+        return touching(ids, 'the levelled weeks were let go', { cleared: ids.length });
       }),
   });
 
@@ -103,16 +100,15 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Locks a step into a week, or lets it go',
     body: lockStep,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'year step', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'year step', body, person }, async ({ trx }) => {
         await lockCohort(trx, body.cohortId);
         const step = await openOwnStep(trx, body.cohortId, body.key);
         const row = { cohort_id: body.cohortId, key: body.key };
         if (body.week === null) await trx('year_week').where(row).delete();
         else await writeWeeks(trx, [{ ...row, week: body.week, later: 0, locked: true }]);
         const cause = `‘${step.title}’ was ${body.week ? 'locked into a week' : 'let go'}`;
-        await planAgain(trx, [body.cohortId], cause);
-        return { ok: true };
+        return touching([body.cohortId], cause, { ok: true });
       }),
   });
 
@@ -122,12 +118,12 @@ export function yearRoutes(app: FastifyInstance): void {
     role: 'grower',
     summary: 'Locks a week as it stands, or opens it again',
     body: lockWeek,
-    handle: ({ body }) =>
-      once(app.db, body.id, 'year week', body, async (trx) => {
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'year week', body, person }, async ({ trx }) => {
         if (body.locked) await trx('locked_week').insert({ week: body.week }).onConflict('week').ignore();
         else await trx('locked_week').where({ week: body.week }).delete();
         await trx('year_week').where({ week: body.week }).update({ locked: body.locked });
-        return readLockedWeeks(trx);
+        return answering(await readLockedWeeks(trx));
       }),
   });
 
@@ -138,13 +134,13 @@ export function yearRoutes(app: FastifyInstance): void {
     summary: 'Hours a week that a person gives, and whether they have practice',
     params: object({ id: id() }),
     body: personHours,
-    handle: ({ params, body }) =>
-      once(app.db, body.id, `hours ${params.id}`, body, async (trx) => {
+    handle: ({ params, body, person: by }) =>
+      write(app, { id: body.id, what: `hours ${params.id}`, body, person: by }, async ({ trx }) => {
         const changed = await trx('person')
           .where({ id: params.id })
           .update({ hours: body.hours, skilled: body.skilled });
         if (changed === 0) throw notFound('person');
-        return { ok: true };
+        return answering({ ok: true });
       }),
   });
 
@@ -155,8 +151,8 @@ export function yearRoutes(app: FastifyInstance): void {
     summary: 'Hours a person gives in one week instead of the usual; null: the usual again',
     params: object({ id: id() }),
     body: absence,
-    handle: ({ params, body }) =>
-      once(app.db, body.id, `absence ${params.id}`, body, async (trx) => {
+    handle: ({ params, body, person: by }) =>
+      write(app, { id: body.id, what: `absence ${params.id}`, body, person: by }, async ({ trx }) => {
         const person = await trx('person').where({ id: params.id }).first('id');
         if (!person) throw notFound('person');
         const row = { person_id: params.id, week: body.week };
@@ -166,7 +162,7 @@ export function yearRoutes(app: FastifyInstance): void {
             .insert({ ...row, hours: body.hours })
             .onConflict(['person_id', 'week'])
             .merge();
-        return { ok: true };
+        return answering({ ok: true });
       }),
   });
 }

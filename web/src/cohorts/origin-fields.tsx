@@ -1,3 +1,4 @@
+import { typedOrNull } from '../common/numbers';
 import type { UseFormReturn } from 'react-hook-form';
 import type { NewCohort, Origin } from '@gonimos/contract/cohorts';
 import type { Method } from '@gonimos/core/programmes';
@@ -18,13 +19,16 @@ export const NO_ORIGIN: OriginInputs = {
 
 export const fromElsewhere = (method: Method): boolean => method === 'bought' || method === 'lifted';
 
-const amount = (t: string) => (t.trim() === '' ? null : Number(t.replace(',', '.')));
-
 export function originOf(v: OriginInputs, method: Method): NewCohort['origin'] {
   if (!fromElsewhere(method)) return null;
-  const price = amount(v.price);
+  const price = typedOrNull(v.price);
   return {
-    ...{ source: v.source.trim(), permission: v.permission.trim(), age: amount(v.age), ageHow: v.ageHow },
+    ...{
+      source: v.source.trim(),
+      permission: v.permission.trim(),
+      age: typedOrNull(v.age),
+      ageHow: v.ageHow,
+    },
     price: price === null ? null : Math.round(price * 100),
     quarantine: v.apart,
   };

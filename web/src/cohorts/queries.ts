@@ -10,9 +10,9 @@ import type {
   SettleKind,
   SplitCohort,
 } from '@gonimos/contract/cohorts';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
-import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useRegister = () =>
   useQuery({ queryKey: ['cohorts'], queryFn: () => get<CohortRow[]>('/cohorts') });
@@ -29,14 +29,18 @@ export const usePreview = (input: PreviewCourse | null) =>
     retry: false,
   });
 
-export const useEnterCohort = () => useUpheaval((c: NewCohort) => call<Outcome>('POST', '/cohorts', c));
-export const useSplit = (id: string) =>
-  useUpheaval((s: SplitCohort) => call<Outcome>('POST', `/cohorts/${id}/split`, s));
-export const usePromote = (id: string) =>
-  useUpheaval((p: PromotePlant) => call<Outcome>('POST', `/cohorts/${id}/promote`, p));
+/** Under the key of the form's draft, so that a reload does not enter it twice. */
+export const useEnterCohort = (draft: string) =>
+  useWrite((c: Unsent<NewCohort>, id) => call<Outcome>('POST', '/cohorts', { ...c, id }), draft);
+export const useSplit = (cohortId: string) =>
+  useWrite((s: Unsent<SplitCohort>, id) => call<Outcome>('POST', `/cohorts/${cohortId}/split`, { ...s, id }));
+export const usePromote = (cohortId: string) =>
+  useWrite((p: Unsent<PromotePlant>, id) =>
+    call<Outcome>('POST', `/cohorts/${cohortId}/promote`, { ...p, id }),
+  );
 
-export const useSettleKind = (id: string) =>
-  useUpheaval((s: SettleKind) => call<Outcome>('POST', `/cohorts/${id}/kind`, s));
+export const useSettleKind = (cohortId: string) =>
+  useWrite((s: Unsent<SettleKind>, id) => call<Outcome>('POST', `/cohorts/${cohortId}/kind`, { ...s, id }));
 
 export const useEditCohort = (cohort: string) =>
-  useEdit((edit: Unsent<EditCohort>, id) => call<Cohort>('PUT', `/cohorts/${cohort}`, { ...edit, id }));
+  useWrite((edit: Unsent<EditCohort>, id) => call<Cohort>('PUT', `/cohorts/${cohort}`, { ...edit, id }));

@@ -1,7 +1,6 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { taxon } from '@gonimos/core/taxa';
 import { useMay } from '../people/session';
-import { newId } from '../common/api';
 import { Trouble } from '../common/field';
 import { useSettleKind } from './queries';
 
@@ -24,7 +23,7 @@ export function SettleKind({ cohort }: { cohort: Cohort }) {
               type="button"
               className="btn btn-outline"
               disabled={settle.isPending}
-              onClick={() => settle.mutate({ id: newId(), taxonId: id, reason: '' })}
+              onClick={() => settle.mutate({ taxonId: id, reason: '' })}
             >
               It is {taxon(id).name}
             </button>

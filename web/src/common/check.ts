@@ -1,16 +1,41 @@
-import { ValidationError, type AnySchema } from 'yup';
+import { ValidationError, type AnySchema, type ObjectSchema } from 'yup';
 import { Failure } from './api';
 
-/** What the contract has against a request, by field; empty when nothing. The same words as the server's. */
-export function faultsOf(schema: AnySchema, payload: unknown): Record<string, string> {
+const isObjectSchema = (schema: AnySchema): schema is ObjectSchema<object> => schema.type === 'object';
+
+/** Stands for the id that is given to a write when it is sent. */
+const ANY_ID = '00000000-0000-4000-8000-000000000000';
+
+/** What is to be sent, as the contract has it, but for the id of the write. */
+export const withoutId = <T extends { id: string }>(
+  schema: ObjectSchema<T>,
+  payload: object,
+): Omit<T, 'id'> => {
+  const { id: _, ...rest } = schema.cast({ id: ANY_ID, ...payload }) as T;
+  return rest;
+};
+
+/**
+ * What the contract has against a request, by field; empty when nothing. The same words as the server's. The id
+ * of the write need not be there yet.
+ */
+export function faultsOf(schema: AnySchema, payload: object): Record<string, string> {
   try {
-    schema.validateSync(payload, { abortEarly: false });
+    const wantsId = isObjectSchema(schema) && 'id' in schema.fields;
+    schema.validateSync(wantsId ? { id: ANY_ID, ...payload } : payload, { abortEarly: false });
     return {};
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
     return Object.fromEntries(inner.map((e) => [e.path ?? '', e.message]));
   }
+}
+
+/** The input a fault is about: that of its path, the one a list stands for, or null where no input is. */
+function inputOf(path: string, fields: object): string | null {
+  const top = path.replace(/[[.].*$/, '');
+  if (!(top in fields)) return null;
+  return top === 'details' ? path : top;
 }
 
 /**
@@ -24,8 +49,8 @@ export function showFaults<Field extends string>(
 ): string[] {
   const homeless: string[] = [];
   for (const [path, message] of Object.entries(faults)) {
-    const field = path.replace(/[[.].*$/, '');
-    if (field in fields) setError(field as Field, { message });
+    const field = inputOf(path, fields);
+    if (field) setError(field as Field, { message });
     else homeless.push(`${path} ${message}`);
   }
   if (homeless.length > 0) setError('root', { message: homeless.join('; ') });

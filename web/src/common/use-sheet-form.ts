@@ -1,31 +1,32 @@
-import { useRef, useState, type FormEvent } from 'react';
-import type { AnySchema } from 'yup';
-import { Failure, newId } from './api';
-import { faultsIn, faultsOf } from './check';
+import { useState, type FormEvent } from 'react';
+import type { ObjectSchema } from 'yup';
+import { faultsOf, withoutId } from './check';
+import type { Unsent } from './write';
 
 interface Write<P> {
-  mutate: (payload: P, options: { onSuccess: () => void; onError: (e: Error) => void }) => void;
-  error: Error | null;
-  isPending: boolean;
+  mutate: (payload: P, options: { onSuccess: () => void }) => void;
+  faults: Record<string, string>;
 }
-interface Options<V, P> {
+interface Options<V, P extends { id: string }> {
   first: V;
-  schema: AnySchema;
-  /** the form as the contract wants it, under the id of this write */
-  payload: (v: V, id: string) => unknown;
-  write: Write<P>;
+  schema: ObjectSchema<P>;
+  /** the form as the contract wants it, but for the id of the write */
+  payload: (v: V) => object;
+  write: Write<Unsent<P>>;
   done: () => void;
 }
 
-/**
- * A small form that writes once. The id of the write is kept until the server has answered, so that sending
- * again after silence is the same request; faults stand beside inputs once sending was tried.
- */
-export function useSheetForm<V extends object, P>({ first, schema, payload, write, done }: Options<V, P>) {
-  const id = useRef(newId());
+/** A small form that writes once; faults stand beside inputs once sending was tried. */
+export function useSheetForm<V extends object, P extends { id: string }>({
+  first,
+  schema,
+  payload,
+  write,
+  done,
+}: Options<V, P>) {
   const [v, set] = useState(first);
   const [tried, setTried] = useState(false);
-  const now = payload(v, id.current);
+  const now = payload(v);
   return {
     v,
     set: (more: Partial<V>) => set((was) => ({ ...was, ...more })),
@@ -34,21 +35,12 @@ export function useSheetForm<V extends object, P>({ first, schema, payload, writ
       value: v[name] as string,
       onChange: (e: { target: { value: string } }) => set((was) => ({ ...was, [name]: e.target.value })),
     }),
-    faults: { ...(tried ? faultsOf(schema, now) : {}), ...faultsIn(write.error) } as Record<string, string>,
+    faults: { ...(tried ? faultsOf(schema, now) : {}), ...write.faults },
     submit: (e: FormEvent) => {
       e.preventDefault();
       setTried(true);
-      if (!schema.isValidSync(now)) return;
-      write.mutate(schema.cast(now) as P, {
-        onSuccess: done,
-        onError: (error) => {
-          if (error instanceof Failure && error.problem) id.current = newId();
-        },
-      });
+      if (Object.keys(faultsOf(schema, now)).length > 0) return;
+      write.mutate(withoutId(schema, now), { onSuccess: done });
     },
   };
 }
-
-/** A number as it was typed; undefined when nothing was. */
-export const typed = (t: string): number | undefined =>
-  t.trim() === '' ? undefined : Number(t.replace(',', '.'));

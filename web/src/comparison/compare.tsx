@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { useSearchParams } from 'react-router';
 import { askComparison, type Comparison } from '@gonimos/contract/comparison';
 import { COMPARED_BY, points, type ComparedBy } from '@gonimos/core/comparison';
@@ -42,7 +43,7 @@ export function Compare() {
           <select className="select" value={ask.taxonId} onChange={(e) => choose('taxon', e.target.value)}>
             {(data?.taxa ?? [{ id: ask.taxonId, batches: 0 }]).map((t) => (
               <option key={t.id} value={t.id}>
-                {taxon(t.id).name}, {t.batches} batch{t.batches === 1 ? '' : 'es'}
+                {taxon(t.id).name}, {plural(t.batches, 'batch', 'batches')}
               </option>
             ))}
           </select>

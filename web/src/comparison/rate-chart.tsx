@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { scaleLinear } from 'd3-scale';
 import type { Comparison } from '@gonimos/contract/comparison';
 import { useWidth } from '../common/use-width';
@@ -20,7 +21,7 @@ export function RateChart({ rates, units, came }: Pick<Comparison, 'rates' | 'un
         height={height}
         role="img"
         aria-label={rates.groups
-          .map((g) => `${g.group}: ${Math.round(g.share.value * 100)} % ${came}, ${g.k} of ${g.n}`)
+          .map((g) => `${g.group}: ${percent(g.share.value)} ${came}, ${g.k} of ${g.n}`)
           .join('; ')}
       >
         {[0, 0.25, 0.5, 0.75, 1].map((t) => (
@@ -79,7 +80,7 @@ export function RateChart({ rates, units, came }: Pick<Comparison, 'rates' | 'un
                 fontWeight={700}
                 fill="var(--color-primary)"
               >
-                {Math.round(g.share.value * 100)} %
+                {percent(g.share.value)}
               </text>
             </g>
           );

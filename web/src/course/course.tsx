@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { CalendarArrowDown } from 'lucide-react';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
@@ -8,8 +9,8 @@ import { MoveSheet } from '../moves/move-sheet';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { PutOffSheet } from '../records/put-off-sheet';
-import type { Recordable } from '../records/record-sheet';
-import { RecordStep } from '../records/record-step';
+import type { Recordable } from '../records/asks';
+import { RecordStep } from './record-step';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { RULE_WORDS } from '../common/rules';
@@ -61,15 +62,14 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
         {step.span && step.status === 'planned' && <p className="soft text-sm">{spanWords(step.span)}</p>}
         {step.topCut && step.status === 'planned' && (
           <p className="text-sm text-warning">
-            Top cut held to {Math.round(step.topCut.take * 100)} % of the{' '}
-            {Math.round(step.topCut.wanted * 100)} % wanted, to live growth
+            Top cut held to {percent(step.topCut.take)} of the {percent(step.topCut.wanted)} wanted, to live
+            growth
           </p>
         )}
         {step.nextTime && <p className="text-sm text-info">Next time: {step.nextTime}</p>}
         {step.rootCut && step.status === 'planned' && step.rootCut.take < step.rootCut.wanted && (
           <p className="text-sm text-warning">
-            Root cut held to {Math.round(step.rootCut.take * 100)} % of the{' '}
-            {Math.round(step.rootCut.wanted * 100)} % wanted
+            Root cut held to {percent(step.rootCut.take)} of the {percent(step.rootCut.wanted)} wanted
           </p>
         )}
       </div>

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Planning } from '@gonimos/contract/planning';
 import { useMay } from '../people/session';
 import { call, get } from '../common/api';
-import { useEdit } from '../common/upheaval';
+import { useWrite } from '../common/write';
 
 const LOOK_MS = 1000;
 const running = (p: Planning | undefined) => p !== undefined && p.left > 0 && !p.paused;
@@ -28,7 +28,7 @@ function usePlanning() {
   return data;
 }
 
-const usePause = () => useEdit((paused: boolean, id) => call<Planning>('PUT', '/planning', { id, paused }));
+const usePause = () => useWrite((paused: boolean, id) => call<Planning>('PUT', '/planning', { id, paused }));
 
 /** What everyone should know of the plans: being made again, stopped half way, or not to be made. */
 export function PlanningLine() {

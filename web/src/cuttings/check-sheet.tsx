@@ -1,16 +1,16 @@
+import { typed } from '../common/numbers';
 import { useRef, useState } from 'react';
 import { cuttingCheck, type CheckOutcome } from '@gonimos/contract/cuttings';
 import { CAUSES } from '@gonimos/contract/ledger';
 import { checkFollows, totalsOf } from '@gonimos/core/cuttings';
 import { operation } from '@gonimos/core/operations';
-import { Failure, newId } from '../common/api';
-import { faultsIn, faultsOf } from '../common/check';
+import { newId } from '../common/api';
+import { faultsOf, withoutId } from '../common/check';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed } from '../common/use-sheet-form';
 import { Outcome } from '../records/outcome';
-import type { Recordable } from '../records/record-sheet';
+import type { Recordable } from '../records/asks';
 import { useCheck } from './queries';
 
 interface Row {
@@ -35,7 +35,7 @@ interface Props {
 /** A check of cuttings, tray by tray: what follows is said before it is recorded. */
 export function CheckSheet({ step, today, onClose }: Props) {
   const check = useCheck();
-  const ids = useRef({ check: newId(), part: newId() });
+  const partId = useRef(newId());
   const [rows, setRows] = useState(() => [blank(1)]);
   const [v, set] = useState({
     on: today,
@@ -54,24 +54,17 @@ export function CheckSheet({ step, today, onClose }: Props) {
   const over = follows.kind === 'over' || parts;
   const moves = operation(step.operation ?? '').asks.includes('container');
   const payload = {
-    ...{ id: ids.current.check, cohortId: step.cohortId, stepKey: step.stepKey, on: v.on, note: v.note },
+    ...{ cohortId: step.cohortId, stepKey: step.stepKey, on: v.on, note: v.note },
     ...{ batches: rows.map(counted), cause: v.cause, potNow: over && t.rooted > 0 && !moves && v.potNow },
-    ...{ part: parts ? { newId: ids.current.part, newCode: code } : null, minutes: typed(v.minutes) ?? null },
+    ...{ part: parts ? { newId: partId.current, newCode: code } : null, minutes: typed(v.minutes) ?? null },
   };
-  const faults: Record<string, string> = {
-    ...(tried ? faultsOf(cuttingCheck, payload) : {}),
-    ...faultsIn(check.error),
-  };
+  const wrong = faultsOf(cuttingCheck, payload);
+  const faults: Record<string, string> = { ...(tried ? wrong : {}), ...check.faults };
   const change = (i: number, name: keyof Row) => (e: { target: { value: string } }) =>
     setRows(rows.map((r, k) => (k === i ? { ...r, [name]: e.target.value } : r)));
   const send = () => {
     setTried(true);
-    if (!cuttingCheck.isValidSync(payload)) return;
-    check.mutate(cuttingCheck.cast(payload), {
-      onError: (e) => {
-        if (e instanceof Failure && e.problem) ids.current = { check: newId(), part: newId() };
-      },
-    });
+    if (Object.keys(wrong).length === 0) check.mutate(withoutId(cuttingCheck, payload));
   };
   if (check.data)
     return (

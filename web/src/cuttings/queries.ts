@@ -1,5 +1,6 @@
 import type { CheckOutcome, CuttingCheck } from '@gonimos/contract/cuttings';
 import { call } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
-export const useCheck = () => useUpheaval((c: CuttingCheck) => call<CheckOutcome>('POST', '/checks', c));
+export const useCheck = () =>
+  useWrite((c: Unsent<CuttingCheck>, id) => call<CheckOutcome>('POST', '/checks', { ...c, id }));

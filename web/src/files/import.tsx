@@ -1,9 +1,11 @@
+import { plural } from '@gonimos/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CSV_IN, type ImportReport } from '@gonimos/contract/files';
 import { call, newId } from '../common/api';
 import { Trouble } from '../common/field';
+import { sendOnce } from '../common/write';
 
 const EXAMPLE = `${CSV_IN.join(',')}
 FM-37,Acer campestre,"Seed-raised broadleaf, in baskets",Cold frame,seed flat 40 × 30 cm,spring 2036,150,40,from the long hedge`;
@@ -23,19 +25,16 @@ function useEnter() {
   const client = useQueryClient();
   const [done, setDone] = useState(0);
   const stopped = useRef(false);
-  // a part sent again after silence is the same write
-  const ids = useRef(new Map<string, string>());
   const enter = useMutation({
     mutationFn: async ({ importId, csv, last }: { importId: string; csv: string; last: number }) => {
       stopped.current = false;
       setDone(0);
       const all: ImportReport = { lines: [], good: 0, bad: 0, written: 0, faults: [] };
       for (let from = 2; from <= last && !stopped.current; from += PART) {
-        const part = `${importId} ${from}`;
-        if (!ids.current.has(part)) ids.current.set(part, newId());
-        const id = ids.current.get(part)!;
-        const body = { id, importId, csv, confirm: true, from, to: from + PART - 1 };
-        const told = await call<ImportReport>('POST', '/files/cohorts', body);
+        const part = { importId, csv, confirm: true, from, to: from + PART - 1 };
+        const told = await sendOnce(`import ${importId} ${from}`, part, (body, id) =>
+          call<ImportReport>('POST', '/files/cohorts', { ...body, id }),
+        );
         all.lines.push(...told.lines);
         for (const n of ['good', 'bad', 'written'] as const) all[n] += told[n];
         setDone(Math.min(last - 1, from + PART - 2));
@@ -106,7 +105,7 @@ export function Import() {
         <section className="grid gap-3" aria-live="polite">
           <h2 className="text-xl">
             {write.data
-              ? `${write.data.written} cohort${write.data.written === 1 ? '' : 's'} entered`
+              ? `${plural(write.data.written, 'cohort')} entered`
               : `${report.good} good, ${report.bad} with faults`}
           </h2>
           <div
@@ -165,7 +164,7 @@ export function Import() {
             >
               {write.isPending
                 ? `Entering … ${done} of ${report.lines.length} lines`
-                : `Enter the ${report.good} good line${report.good === 1 ? '' : 's'}`}
+                : `Enter the ${plural(report.good, 'good line')}`}
             </button>
           )}
           {write.isPending && report.lines.length > PART && (

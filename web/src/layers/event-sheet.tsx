@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { newLayerEvent, type Layer, type ParentLayers } from '@gonimos/contract/layers';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { BASE_SPLIT, LAYER_EVENTS, LAYER_FINDS, mayFollow } from '@gonimos/core/layers';
@@ -19,7 +20,6 @@ interface Props {
 
 /** Events in which something is seen of the roots. */
 const LOOKS: ReadonlySet<string> = new Set(['looked', 'rewrapped', 'failed', 'opened']);
-const percent = (x: number) => `${Math.round(x * 100)} %`;
 
 /** What is seen and done on a layer today. */
 export function EventSheet({ layer, data, today, onClose }: Props) {
@@ -31,10 +31,10 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
       ...{ container: layer.pot?.id ?? 'basket-25', placeId: data.placeId },
     },
     schema: newLayerEvent,
-    payload: (x, id) => {
+    payload: (x) => {
       const cut = x.kind === 'severed';
       return {
-        ...{ id, kind: x.kind, on: x.on, note: x.note, split: cut && x.split },
+        ...{ kind: x.kind, on: x.on, note: x.note, split: cut && x.split },
         found: LOOKS.has(x.kind) ? (x.kind === 'opened' ? 'full' : x.found) : null,
         ...{ container: cut ? x.container : null, placeId: cut ? x.placeId : null },
       };

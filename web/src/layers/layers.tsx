@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Layer, ParentLayers } from '@gonimos/contract/layers';
@@ -14,8 +15,6 @@ import { ParentDrawing } from './parent-drawing';
 import { PlanSheet } from './plan-sheet';
 import { useParentLayers, useParents } from './queries';
 import { SafeDates } from './safe-dates';
-
-const percent = (x: number) => `${Math.round(x * 100)} %`;
 
 /** Layers on a parent, top down, each with its verdict; the calendar of safe dates; new ones planned. */
 export function Layers() {

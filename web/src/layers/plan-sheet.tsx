@@ -1,7 +1,9 @@
-import { useDeferredValue, useRef, useState } from 'react';
+import { typed } from '../common/numbers';
+import { percent } from '@gonimos/core/words';
+import { useDeferredValue, useState } from 'react';
 import { askLayers, newLayers, type AskLayers, type ParentLayers } from '@gonimos/contract/layers';
-import { Failure, newId } from '../common/api';
-import { faultsIn, faultsOf } from '../common/check';
+import { newId } from '../common/api';
+import { faultsOf, withoutId } from '../common/check';
 import { readable } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -21,14 +23,13 @@ interface Drawn {
   becomes: string;
   leaves: string;
 }
-const count = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
 const toLayer = (d: Drawn) => ({
   ...d,
   ...{
-    height: count(d.height),
-    diameter: count(d.diameter),
-    branches: count(d.branches),
-    keeps: count(d.keeps),
+    height: typed(d.height),
+    diameter: typed(d.diameter),
+    branches: typed(d.branches),
+    keeps: typed(d.keeps),
   },
 });
 
@@ -52,7 +53,6 @@ export function PlanSheet({
 }) {
   const { parent } = data;
   const make = useMakeLayers(parent.id);
-  const id = useRef(newId());
   const [on, setOn] = useState(today);
   const next = (n: number): Drawn => ({
     ...{ id: newId(), code: `${parent.code}L${data.layers.length + n}`, stem: freeStem(data), how: 'ring' },
@@ -64,8 +64,9 @@ export function PlanSheet({
   const deferred = useDeferredValue(JSON.stringify(ask));
   const askable = askLayers.isValidSync(JSON.parse(deferred));
   const plan = useLayerPlan(parent.id, askable ? (JSON.parse(deferred) as AskLayers) : null).data;
-  const payload = { ...ask, id: id.current, goalId };
-  const faults = { ...faultsOf(newLayers, payload), ...faultsIn(make.error) };
+  const payload = { ...ask, goalId };
+  const wrong = faultsOf(newLayers, payload);
+  const faults = { ...wrong, ...make.faults };
   const change = (i: number, more: Partial<Drawn>) =>
     setDrawn(drawn.map((d, k) => (k === i ? { ...d, ...more } : d)));
   const valid = ask.layers.filter((l) => Number(l.height) > 0 && Number(l.diameter) > 0);
@@ -78,13 +79,10 @@ export function PlanSheet({
         <button
           type="button"
           className="btn btn-primary btn-tall w-full"
-          disabled={make.isPending || !newLayers.isValidSync(payload)}
+          disabled={make.isPending || Object.keys(wrong).length > 0}
           onClick={() =>
-            make.mutate(newLayers.cast(payload), {
+            make.mutate(withoutId(newLayers, payload), {
               onSuccess: onClose,
-              onError: (e) => {
-                if (e instanceof Failure && e.problem) id.current = newId();
-              },
             })
           }
         >
@@ -112,7 +110,7 @@ export function PlanSheet({
         ))}
         {plan && (
           <p className="soft">
-            All that hang take {Math.round(plan.crownTaken * 100)} % of the crown, by cross-section.
+            All that hang take {percent(plan.crownTaken)} of the crown, by cross-section.
           </p>
         )}
         <Field

@@ -7,9 +7,9 @@ import type {
   Parent,
   ParentLayers,
 } from '@gonimos/contract/layers';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useParents = () => useQuery({ queryKey: ['parents'], queryFn: () => get<Parent[]>('/parents') });
 export const useParentLayers = (id: string) =>
@@ -28,6 +28,10 @@ export const useLayerPlan = (parentId: string, ask: AskLayers | null) =>
     retry: false,
   });
 export const useMakeLayers = (parentId: string) =>
-  useUpheaval((n: NewLayers) => call<{ ids: string[] }>('POST', `/parents/${parentId}/layers`, n));
+  useWrite((n: Unsent<NewLayers>, id) =>
+    call<{ ids: string[] }>('POST', `/parents/${parentId}/layers`, { ...n, id }),
+  );
 export const useLayerEvent = (layerId: string) =>
-  useUpheaval((e: NewLayerEvent) => call<Outcome>('POST', `/layers/${layerId}/events`, e));
+  useWrite((e: Unsent<NewLayerEvent>, id) =>
+    call<Outcome>('POST', `/layers/${layerId}/events`, { ...e, id }),
+  );

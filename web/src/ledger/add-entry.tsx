@@ -1,8 +1,6 @@
-import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
-import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
@@ -13,7 +11,6 @@ import { useAddEntry, useLedger } from './queries';
 
 export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
   const add = useAddEntry(cohort.id);
-  const id = useRef(newId());
   const form = useForm({
     defaultValues: {
       type: 'lost' as (typeof BY_HAND)[number],
@@ -33,7 +30,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
     const payload = {
-      ...{ ...v, id: id.current, count: Number(v.count), cause: caused ? v.cause : null },
+      ...{ ...v, count: Number(v.count), cause: caused ? v.cause : null },
       damageId: (type === 'culled' && v.damageId) || null,
     };
     const faults = faultsOf(newEntry, payload);
@@ -42,7 +39,6 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
     add.mutate(payload, {
       onSuccess: onClose,
       onError: (e) => {
-        if (e instanceof Failure && e.problem) id.current = newId();
         showFaults(faultsIn(e), v, form.setError);
       },
     });

@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { splitCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { usePromote, useSplit } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { Failure, newId } from '../common/api';
+import { newId } from '../common/api';
 import { faultsIn, faultsOf, showFaults } from '../common/check';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -12,27 +12,23 @@ import { Sheet } from '../common/sheet';
 export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () => void }) {
   const split = useSplit(cohort.id);
   const promote = usePromote(cohort.id);
-  const fresh = () => ({ split: newId(), cohort: newId(), promote: newId(), plant: newId() });
-  const ids = useRef(fresh());
+  const ids = useRef({ cohort: newId(), plant: newId() });
   const part = useForm({
     defaultValues: { count: '', newCode: `${cohort.code}B`, placeId: cohort.placeId, note: '' },
   });
   const one = useForm({
     defaultValues: { tag: `${cohort.code}·01`, newCode: `${cohort.code}·01`.slice(0, 16), note: '' },
   });
-  const again = (e: Error) => {
-    if (e instanceof Failure && e.problem) ids.current = fresh();
-  };
   return (
     <Sheet title="Split or promote" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
       <form
         className="grid gap-4"
         noValidate
         onSubmit={part.handleSubmit((v) => {
-          const payload = { ...v, id: ids.current.split, newId: ids.current.cohort, count: Number(v.count) };
+          const payload = { ...v, newId: ids.current.cohort, count: Number(v.count) };
           const faults = faultsOf(splitCohort, payload);
           showFaults(faults, v, part.setError);
-          if (Object.keys(faults).length === 0) split.mutate(payload, { onSuccess: onClose, onError: again });
+          if (Object.keys(faults).length === 0) split.mutate(payload, { onSuccess: onClose });
         })}
       >
         <h3 className="text-lg">Split off</h3>
@@ -63,10 +59,7 @@ export function PartPlants({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         className="mt-8 grid gap-4 border-t border-base-300 pt-5"
         noValidate
         onSubmit={one.handleSubmit((v) =>
-          promote.mutate(
-            { ...v, id: ids.current.promote, newId: ids.current.plant },
-            { onSuccess: onClose, onError: again },
-          ),
+          promote.mutate({ ...v, newId: ids.current.plant }, { onSuccess: onClose }),
         )}
       >
         <h3 className="text-lg">Promote one plant</h3>

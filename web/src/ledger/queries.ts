@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import type { EntryRow, NewEntry } from '@gonimos/contract/ledger';
-import type { Outcome } from '@gonimos/contract/records';
-import { useUpheaval } from '../common/upheaval';
-import { call, get, newId } from '../common/api';
+import type { Outcome } from '@gonimos/contract/outcome';
+import { useWrite, type Unsent } from '../common/write';
+import { call, get } from '../common/api';
 
 export const useLedger = (cohortId: string) =>
   useQuery({
@@ -10,8 +10,6 @@ export const useLedger = (cohortId: string) =>
     queryFn: () => get<EntryRow[]>(`/cohorts/${cohortId}/ledger`),
   });
 export const useAddEntry = (cohortId: string) =>
-  useUpheaval((e: NewEntry) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, e));
+  useWrite((e: Unsent<NewEntry>, id) => call<Outcome>('POST', `/cohorts/${cohortId}/ledger`, { ...e, id }));
 export const useReverse = () =>
-  useUpheaval((entryId: string) =>
-    call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id: newId(), note: '' }),
-  );
+  useWrite((entryId: string, id) => call<Outcome>('POST', `/ledger/${entryId}/reverse`, { id, note: '' }));

@@ -1,5 +1,6 @@
+import { plural } from '@gonimos/core/words';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { OPERATIONS, operation } from '@gonimos/core/operations';
@@ -14,13 +15,12 @@ import { SchoolFields } from '../schools/school-fields';
 import { useNursery } from '../nursery/queries';
 import { Failure, newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
+import { typed } from '../common/numbers';
 import { Loading } from '../common/loading';
 import { useProgramme, useSaveProgramme } from './queries';
 
 const OPS = OPERATIONS.toSorted((a, b) => a.name.localeCompare(b.name));
 const titleOf = (s: ProgrammeStep) => s.title ?? operation(s.operation).name;
-const optional = (text: string): number | undefined =>
-  text.trim() === '' ? undefined : Number(text.replace(',', '.'));
 
 interface StepProps {
   step: ProgrammeStep;
@@ -112,7 +112,7 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
               className="input"
               inputMode="decimal"
               value={wait?.seasons ?? ''}
-              onChange={(e) => setWait({ seasons: optional(e.target.value) })}
+              onChange={(e) => setWait({ seasons: typed(e.target.value) })}
             />
           </Field>
           <Field label="Days between">
@@ -120,7 +120,7 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
               className="input"
               inputMode="numeric"
               value={wait?.days ?? ''}
-              onChange={(e) => setWait({ days: optional(e.target.value) })}
+              onChange={(e) => setWait({ days: typed(e.target.value) })}
             />
           </Field>
         </div>
@@ -146,7 +146,7 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
             inputMode="decimal"
             value={condition?.measure === 'caliper' ? condition.atLeast : ''}
             onChange={(e) => {
-              const n = optional(e.target.value);
+              const n = typed(e.target.value);
               set({
                 conditions: n === undefined ? undefined : [{ measure: 'caliper', atLeast: n, unit: 'mm' }],
               });
@@ -162,7 +162,7 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
             inputMode="numeric"
             value={step.rootLoss === undefined ? '' : Math.round(step.rootLoss * 100)}
             onChange={(e) => {
-              const n = optional(e.target.value);
+              const n = typed(e.target.value);
               set({ rootLoss: n === undefined ? undefined : n / 100 });
             }}
           />
@@ -200,7 +200,6 @@ function Editor({
   const navigate = useNavigate();
   const nursery = useNursery().data;
   const save = useSaveProgramme();
-  const id = useRef(newId());
   const [key] = useState(() => (copy ? `${from.id.slice(0, 30)}-${newId().slice(0, 4)}` : from.id));
   const [p, set] = useState<Programme>(() => ({
     ...structuredClone(from),
@@ -292,19 +291,16 @@ function Editor({
             const { id: _id, ...programme } = JSON.parse(JSON.stringify(p)) as Programme;
             save.mutate(
               {
-                id: id.current,
                 programmeId: key,
                 basedOn: based,
                 copyOf: copy ? from.id : null,
                 programme: programme,
               },
-              { onSuccess: () => void navigate('/library'), onError: () => (id.current = newId()) },
+              { onSuccess: () => void navigate('/library') },
             );
           }}
         >
-          {faults.length > 0
-            ? `${faults.length} thing${faults.length === 1 ? '' : 's'} to put right`
-            : 'Keep this version'}
+          {faults.length > 0 ? `${plural(faults.length, 'thing')} to put right` : 'Keep this version'}
         </button>
       </div>
     </div>

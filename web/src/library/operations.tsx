@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { useState } from 'react';
 import { MARKER_WORDS } from '@gonimos/core/course';
 import { LANES, OPERATIONS, operation, type Operation, type WindowSpec } from '@gonimos/core/operations';
@@ -18,7 +19,7 @@ export function windowWords(w: WindowSpec): string {
       ? `${-w.opens} days before the first night too cold for the kind, one year in fifty`
       : `from the last night too cold for the kind, one year in fifty, for ${w.closes} days`;
   if (w.kind === 'swelling')
-    return `before the ${w.part} has swollen by ${Math.round(w.share * 100)} % of its thickness`;
+    return `before the ${w.part} has swollen by ${percent(w.share)} of its thickness`;
   if (w.kind === 'tips') return 'from half up until tips reach the cover';
   const sum = typeof w.degreeDays === 'number' ? w.degreeDays : 'the taxon’s own';
   return `after ${sum} degree days above ${w.base ?? 5} °C, for ${w.days} days`;
@@ -35,12 +36,8 @@ function Details({ o }: { o: Operation }) {
       `Window, ${groupName(g)}`,
       windowWords(w),
     ]),
-    ...(o.rootLoss.value > 0
-      ? [['Takes of the root', `${Math.round(o.rootLoss.value * 100)} %`] as [string, string]]
-      : []),
-    ...(o.topLoss.value > 0
-      ? [['Takes of the top', `${Math.round(o.topLoss.value * 100)} %`] as [string, string]]
-      : []),
+    ...(o.rootLoss.value > 0 ? [['Takes of the root', percent(o.rootLoss.value)] as [string, string]] : []),
+    ...(o.topLoss.value > 0 ? [['Takes of the top', percent(o.topLoss.value)] as [string, string]] : []),
     ...(o.recovery.value > 0
       ? [['Rest before the next', `${o.recovery.value} growing seasons`] as [string, string]]
       : []),

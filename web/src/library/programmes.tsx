@@ -1,3 +1,4 @@
+import { percent, plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ProgrammeRow } from '@gonimos/contract/library';
@@ -16,7 +17,7 @@ function waits(a: After, p: Programme): string {
   const before = p.steps.find((s) => s.key === a.step);
   const name = before ? `‘${titleOf(before)}’` : a.step;
   const lag = a.seasons
-    ? `${a.seasons} season${a.seasons === 1 ? '' : 's'} after `
+    ? `${plural(a.seasons, 'season')} after `
     : a.days
       ? `${a.days} days after `
       : a.warmth
@@ -46,10 +47,10 @@ function Steps({ p }: { p: Programme }) {
                   ...s.after.map((a) => waits(a, p)),
                   ...(s.conditions ?? []).map((c) =>
                     c.measure === 'fill'
-                      ? `container ${Math.round(c.atLeast * 100)} % full`
+                      ? `container ${percent(c.atLeast)} full`
                       : `${c.measure} ${c.atLeast} mm`,
                   ),
-                  s.rootLoss !== undefined && `takes ${Math.round(s.rootLoss * 100)} % of the root`,
+                  s.rootLoss !== undefined && `takes ${percent(s.rootLoss)} of the root`,
                   q && `only under: ${s.only!.options.map((o) => q.options[o]).join(' or ')}`,
                 ]
                   .filter(Boolean)
@@ -133,7 +134,7 @@ export function Programmes() {
                     <span className="mt-1 block text-sm">
                       {r.steps} steps
                       {r.own && `, version ${r.version}`}
-                      {r.cohorts > 0 && `, followed by ${r.cohorts} cohort${r.cohorts === 1 ? '' : 's'}`}
+                      {r.cohorts > 0 && `, followed by ${plural(r.cohorts, 'cohort')}`}
                       {r.behind > 0 && (
                         <strong className="text-info">, {r.behind} on an older version</strong>
                       )}

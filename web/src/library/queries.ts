@@ -6,10 +6,10 @@ import type {
   RetargetCohort,
   SaveProgramme,
 } from '@gonimos/contract/library';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { PROGRAMMES, type Programme } from '@gonimos/core/programmes';
-import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { call, get, newId } from '../common/api';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useProgrammes = () =>
   useQuery({ queryKey: ['programmes'], queryFn: () => get<ProgrammeRow[]>('/programmes') });
@@ -33,7 +33,13 @@ export function useAllProgrammes(): (Programme & { own: boolean })[] {
 }
 
 export const useSaveProgramme = () =>
-  useUpheaval((p: SaveProgramme) => call<{ id: string; version: number }>('POST', '/programmes', p));
+  useWrite((p: Unsent<SaveProgramme>, id) =>
+    call<{ id: string; version: number }>('POST', '/programmes', { ...p, id }),
+  );
 export const useTryRetarget = () =>
-  useMutation({ mutationFn: (r: RetargetCohort) => call<RetargetAnswer>('POST', '/calc/retarget', r) });
-export const useRetarget = () => useUpheaval((r: RetargetCohort) => call<Outcome>('POST', '/retargets', r));
+  useMutation({
+    mutationFn: (r: Unsent<RetargetCohort>) =>
+      call<RetargetAnswer>('POST', '/calc/retarget', { ...r, id: newId() }),
+  });
+export const useRetarget = () =>
+  useWrite((r: Unsent<RetargetCohort>, id) => call<Outcome>('POST', '/retargets', { ...r, id }));

@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { typedOrNull } from '../common/numbers';
+import { plural } from '@gonimos/core/words';
+import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { suits } from '@gonimos/core/programmes';
 import { taxon } from '@gonimos/core/taxa';
-import { newId } from '../common/api';
 import { Change } from '../common/change';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -19,7 +20,6 @@ export function RetargetSheet({
   today: string;
   onClose: () => void;
 }) {
-  const id = useRef(newId());
   const all = useAllProgrammes();
   const [v, set] = useState({
     programmeId: cohort.programmeId,
@@ -30,8 +30,8 @@ export function RetargetSheet({
   const write = useRetarget();
   const kind = taxon(cohort.taxonId);
   const payload = {
-    ...{ id: id.current, cohortId: cohort.id, programmeId: v.programmeId, goal: v.goal },
-    goalCaliper: v.goalCaliper.trim() === '' ? null : Number(v.goalCaliper.replace(',', '.')),
+    ...{ cohortId: cohort.id, programmeId: v.programmeId, goal: v.goal },
+    goalCaliper: typedOrNull(v.goalCaliper),
   };
   const change = (name: keyof typeof v) => (e: { target: { value: string } }) => {
     set({ ...v, [name]: e.target.value });
@@ -93,7 +93,7 @@ export function RetargetSheet({
               type="button"
               className="btn btn-primary btn-tall"
               disabled={write.isPending}
-              onClick={() => write.mutate(payload, { onError: () => (id.current = newId()) })}
+              onClick={() => write.mutate(payload)}
             >
               Carry it over
             </button>
@@ -103,7 +103,7 @@ export function RetargetSheet({
           <section className="grid gap-3" aria-live="polite">
             <p>
               From ‘{answer.from.name}’ {answer.from.version} to ‘{answer.to.name}’ {answer.to.version}.{' '}
-              {answer.kept.length} step{answer.kept.length === 1 ? '' : 's'} done count there too.
+              {plural(answer.kept.length, 'step')} done count there too.
             </p>
             {answer.leftOut.length > 0 && (
               <p>

@@ -1,3 +1,4 @@
+import { percent, plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import type { Param } from '@gonimos/core/params';
 import { EASE, FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup, type Taxon } from '@gonimos/core/taxa';
@@ -30,7 +31,7 @@ function rootsWords(t: Taxon): string {
 }
 function seedWords(t: Taxon): string {
   if (t.sown) return `sown as it ripens, in ${t.sown}; does not keep`;
-  return `${t.scarify ? 'nicked or steeped first; ' : ''}keeps about ${t.keeps.value} year${t.keeps.value === 1 ? '' : 's'} dry`;
+  return `${t.scarify ? 'nicked or steeped first; ' : ''}keeps about ${plural(t.keeps.value, 'year')} dry`;
 }
 
 /** How the groups bear root and top loss, and how well the stated odds did. */
@@ -70,7 +71,7 @@ function Groups() {
                     <td className="py-2 pr-4">{g.rootTolerance.value}</td>
                     <td className="py-2 pr-4">{g.topTolerance.value}</td>
                     <td className="py-2 pr-4">{g.floor.value}</td>
-                    <td className="py-2 pr-4">{Math.round(g.largestRootCut.value * 100)} %</td>
+                    <td className="py-2 pr-4">{percent(g.largestRootCut.value)}</td>
                     <td className="py-2 pr-4">{g.crownRecovery.value} a season</td>
                     <td className="py-2 pr-4">
                       {s ? (

@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import type { Lineage } from '@gonimos/contract/lineage';
@@ -61,7 +62,7 @@ export function FamilyDrawing({ of, family }: { of: string; family: Lineage['fam
               {e.share && (
                 <>
                   <text x={words} y={y2 + 17} fontSize={13} fontWeight={700} fill="var(--color-base-content)">
-                    {Math.round(e.share.value * 100)} %
+                    {percent(e.share.value)}
                   </text>
                   <text x={words} y={y2 + 32} fontSize={13} fill="var(--ink-soft)">
                     {e.k} of {e.n}

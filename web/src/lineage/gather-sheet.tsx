@@ -1,9 +1,10 @@
+import { typed } from '../common/numbers';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { fusePlants, mergeCohort } from '@gonimos/contract/lineage';
 import { useRegister } from '../cohorts/queries';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useFuse, useMerge } from './queries';
 
 /** Puts plants in with another cohort, or sets stems together to become one plant. */
@@ -17,14 +18,14 @@ export function GatherSheet({ cohort, onClose }: { cohort: Cohort; onClose: () =
     first: { intoId: '', count: '', note: '' },
     schema: mergeCohort,
     // the first of the list until another is chosen: the list may come after the sheet
-    payload: (x, id) => ({ ...x, id, intoId: x.intoId || (others[0]?.id ?? ''), count: typed(x.count) }),
+    payload: (x) => ({ ...x, intoId: x.intoId || (others[0]?.id ?? ''), count: typed(x.count) }),
     write: merge,
     done: onClose,
   });
   const clump = useSheetForm({
     first: { stems: '', into: '', note: '' },
     schema: fusePlants,
-    payload: (x, id) => ({ ...x, id, stems: typed(x.stems), into: typed(x.into) }),
+    payload: (x) => ({ ...x, stems: typed(x.stems), into: typed(x.into) }),
     write: fuse,
     done: onClose,
   });

@@ -11,8 +11,8 @@ export function IdentifySheet({ cohort, onClose }: { cohort: Cohort; onClose: ()
   const { field, faults, submit } = useSheetForm({
     first: { newCode: cohort.code, newTag: cohort.tag ?? '', reason: '' },
     schema: identifyCohort,
-    payload: (x, id) => ({
-      ...{ id, reason: x.reason, newCode: x.newCode === cohort.code ? null : x.newCode },
+    payload: (x) => ({
+      ...{ reason: x.reason, newCode: x.newCode === cohort.code ? null : x.newCode },
       newTag: x.newTag === (cohort.tag ?? '') ? null : x.newTag,
     }),
     write: name,

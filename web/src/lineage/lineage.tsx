@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -31,9 +32,8 @@ export function LineagePart() {
         <>
           <FamilyDrawing of={cohort.id} family={data.family} />
           <p className="soft text-sm">
-            {data.family.generations} generation{data.family.generations === 1 ? '' : 's'}. At each line: of
-            those that came that way, how many are alive or went on as plants; seed and layers not decided yet
-            are left out.
+            {plural(data.family.generations, 'generation')}. At each line: of those that came that way, how
+            many are alive or went on as plants; seed and layers not decided yet are left out.
           </p>
         </>
       )}

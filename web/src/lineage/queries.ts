@@ -7,20 +7,24 @@ import type {
   NewTally,
   Tally,
 } from '@gonimos/contract/lineage';
-import type { Outcome } from '@gonimos/contract/records';
+import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useLineage = (id: string) =>
   useQuery({ queryKey: ['cohort', id, 'lineage'], queryFn: () => get<Lineage>(`/cohorts/${id}/lineage`) });
 export const useTallies = (id: string) =>
   useQuery({ queryKey: ['cohort', id, 'tallies'], queryFn: () => get<Tally[]>(`/cohorts/${id}/tallies`) });
 
-export const useMerge = (id: string) =>
-  useUpheaval((m: MergeCohort) => call<Outcome>('POST', `/cohorts/${id}/merge`, m));
-export const useFuse = (id: string) =>
-  useUpheaval((f: FusePlants) => call<Outcome>('POST', `/cohorts/${id}/fuse`, f));
-export const useIdentify = (id: string) =>
-  useUpheaval((i: IdentifyCohort) => call<{ id: string }>('POST', `/cohorts/${id}/identify`, i));
-export const useTally = (id: string) =>
-  useUpheaval((t: NewTally) => call<{ id: string }>('POST', `/cohorts/${id}/tallies`, t));
+export const useMerge = (cohortId: string) =>
+  useWrite((m: Unsent<MergeCohort>, id) => call<Outcome>('POST', `/cohorts/${cohortId}/merge`, { ...m, id }));
+export const useFuse = (cohortId: string) =>
+  useWrite((f: Unsent<FusePlants>, id) => call<Outcome>('POST', `/cohorts/${cohortId}/fuse`, { ...f, id }));
+export const useIdentify = (cohortId: string) =>
+  useWrite((i: Unsent<IdentifyCohort>, id) =>
+    call<{ id: string }>('POST', `/cohorts/${cohortId}/identify`, { ...i, id }),
+  );
+export const useTally = (cohortId: string) =>
+  useWrite((t: Unsent<NewTally>, id) =>
+    call<{ id: string }>('POST', `/cohorts/${cohortId}/tallies`, { ...t, id }),
+  );

@@ -1,10 +1,11 @@
+import { typed } from '../common/numbers';
 import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { newTally, TALLIES, type Tally, type TallyKind } from '@gonimos/contract/lineage';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useTallies, useTally } from './queries';
 
 const KIND_WORDS: Record<TallyKind, string> = {
@@ -77,8 +78,8 @@ function TallySheet({ cohort, today, onClose }: { cohort: Cohort; today: string;
   const { v, field, faults, submit } = useSheetForm({
     first,
     schema: newTally,
-    payload: (x, id) => ({
-      ...{ id, kind: x.kind, on: x.on, note: x.note },
+    payload: (x) => ({
+      ...{ kind: x.kind, on: x.on, note: x.note },
       counts: Object.fromEntries(TALLIES[x.kind as TallyKind].map((s, i) => [s, typed(x[`s${i}`]) ?? 0])),
     }),
     write: tell,

@@ -1,9 +1,9 @@
-import { useRef, useState } from 'react';
+import { plural } from '@gonimos/core/words';
+import { useState } from 'react';
 import { LANES } from '@gonimos/core/operations';
 import { GROWTH_GROUPS, TAXA } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { newId } from '../common/api';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -18,7 +18,6 @@ const LANE_WORDS = {
 
 /** Puts a whole kind of work off: all root work on pines by two weeks. The steps are shown first. */
 export function BatchSheet({ today, onClose }: { today: string; onClose: () => void }) {
-  const id = useRef(newId());
   const rows = useRegister().data ?? [];
   const look = useTryBatch();
   const write = useBatch();
@@ -32,7 +31,6 @@ export function BatchSheet({ today, onClose }: { today: string; onClose: () => v
   };
   const payload = {
     ...{
-      id: id.current,
       kind: v.kind || null,
       placeId: v.placeId || null,
       reason: v.reason || 'put off for many',
@@ -103,11 +101,9 @@ export function BatchSheet({ today, onClose }: { today: string; onClose: () => v
               type="button"
               className="btn btn-primary btn-tall"
               disabled={write.isPending || v.reason.trim() === ''}
-              onClick={() => write.mutate(payload, { onError: () => (id.current = newId()) })}
+              onClick={() => write.mutate(payload)}
             >
-              {write.isPending
-                ? 'Planning again …'
-                : `Put off ${look.data.length} step${look.data.length === 1 ? '' : 's'}`}
+              {write.isPending ? 'Planning again …' : `Put off ${plural(look.data.length, 'step')}`}
             </button>
           )}
         </div>

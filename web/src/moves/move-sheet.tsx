@@ -1,5 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
-import { newId } from '../common/api';
+import { useEffect, useState } from 'react';
 import { Change } from '../common/change';
 import { readable, shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
@@ -19,7 +18,6 @@ interface Props {
 
 /** A step set to another day: what would move with it, or the rule that refuses, to be overridden with a reason. */
 export function MoveSheet({ cohortId, code, step, to, today, onClose }: Props) {
-  const id = useRef(newId());
   const [day, setDay] = useState(to);
   const [reason, setReason] = useState('');
   const ask = useTryMove();
@@ -77,13 +75,10 @@ export function MoveSheet({ cohortId, code, step, to, today, onClose }: Props) {
             ask.isPending || move.isPending || !ask.data || (refused !== null && reason.trim() === '')
           }
           onClick={() =>
-            move.mutate(
-              {
-                ...{ id: id.current, cohortId, stepKey: step.key, to: day, reason },
-                override: refused ? 'yes' : 'no',
-              },
-              { onError: () => (id.current = newId()) },
-            )
+            move.mutate({
+              ...{ cohortId, stepKey: step.key, to: day, reason },
+              override: refused ? 'yes' : 'no',
+            })
           }
         >
           {ask.isPending

@@ -1,16 +1,20 @@
 import { useMutation } from '@tanstack/react-query';
 import type { BatchLine, BatchPutOff, MoveAnswer, MoveStep } from '@gonimos/contract/moves';
-import type { Outcome } from '@gonimos/contract/records';
-import { call } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import type { Outcome } from '@gonimos/contract/outcome';
+import { call, newId } from '../common/api';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useTryMove = () =>
   useMutation({
     mutationFn: (m: { cohortId: string; stepKey: string; to: string }) =>
       call<MoveAnswer>('POST', '/calc/move', m),
   });
-export const useMove = () => useUpheaval((m: MoveStep) => call<Outcome>('POST', '/moves', m));
+export const useMove = () =>
+  useWrite((m: Unsent<MoveStep>, id) => call<Outcome>('POST', '/moves', { ...m, id }));
 export const useTryBatch = () =>
-  useMutation({ mutationFn: (b: BatchPutOff) => call<BatchLine[]>('POST', '/calc/batch-put-off', b) });
+  useMutation({
+    mutationFn: (b: Unsent<BatchPutOff>) =>
+      call<BatchLine[]>('POST', '/calc/batch-put-off', { ...b, id: newId() }),
+  });
 export const useBatch = () =>
-  useUpheaval((b: BatchPutOff) => call<BatchLine[]>('POST', '/batch-put-offs', b));
+  useWrite((b: Unsent<BatchPutOff>, id) => call<BatchLine[]>('POST', '/batch-put-offs', { ...b, id }));

@@ -2,17 +2,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { EditNursery, EditPlace, NewPlace, Nursery, Place } from '@gonimos/contract/nursery';
 import { call, get } from '../common/api';
-import { useEdit, useUpheaval, type Unsent } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useNursery = () => useQuery({ queryKey: ['nursery'], queryFn: () => get<Nursery>('/nursery') });
 export const usePlaces = () => useQuery({ queryKey: ['places'], queryFn: () => get<Place[]>('/places') });
 export const useStepCalendar = () =>
-  useEdit((days: number, id) => call<Nursery>('POST', '/demo/calendar', { id, days }));
+  useWrite((days: number, id) => call<Nursery>('POST', '/demo/calendar', { id, days }));
 export const useEditNursery = () =>
-  useEdit((n: Unsent<EditNursery>, id) => call<Nursery>('PUT', '/nursery', { ...n, id }));
-export const useNewPlace = () => useUpheaval((p: NewPlace) => call<Place>('POST', '/places', p));
+  useWrite((n: Unsent<EditNursery>, id) => call<Nursery>('PUT', '/nursery', { ...n, id }));
+export const useNewPlace = () =>
+  useWrite((p: Unsent<NewPlace>, id) => call<Place>('POST', '/places', { ...p, id }));
 export const useEditPlace = () =>
-  useEdit(({ id: place, ...p }: Unsent<EditPlace> & { id: string }, id) =>
+  useWrite(({ id: place, ...p }: Unsent<EditPlace> & { id: string }, id) =>
     call<Place>('PUT', `/places/${place}`, { ...p, id }),
   );
 

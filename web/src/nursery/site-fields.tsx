@@ -1,3 +1,4 @@
+import { typed } from '../common/numbers';
 import type { FieldErrors, UseFormRegister } from 'react-hook-form';
 import type { TypicalClimate } from '@gonimos/core/climates';
 import { monthName } from '../common/dates';
@@ -16,17 +17,15 @@ export interface SiteInputs {
   wetFrom: string;
 }
 
-const number = (t: string) => Number((t ?? '').replace(',', '.'));
-
 export const toSite = (v: SiteInputs) => ({
   ...{
-    latitude: number(v.latitude),
-    longitude: number(v.longitude),
-    elevation: number(v.elevation),
+    latitude: typed(v.latitude),
+    longitude: typed(v.longitude),
+    elevation: typed(v.elevation),
     timeZone: v.timeZone,
   },
-  ...{ tmin: v.tmin.map(number), tmax: v.tmax.map(number) },
-  ...{ spreadWinter: number(v.spreadWinter), spreadSummer: number(v.spreadSummer) },
+  ...{ tmin: v.tmin.map(typed), tmax: v.tmax.map(typed) },
+  ...{ spreadWinter: typed(v.spreadWinter), spreadSummer: typed(v.spreadSummer) },
   wetFrom: v.wetFrom ? Number(v.wetFrom) : null,
 });
 

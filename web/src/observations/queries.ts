@@ -1,10 +1,10 @@
 import type { NewObservation, ObservationOutcome } from '@gonimos/contract/observations';
-import { call, newId } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { call } from '../common/api';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useObserve = () =>
-  useUpheaval((o: NewObservation) => call<ObservationOutcome>('POST', '/observations', o));
-export const useWithdraw = () =>
-  useUpheaval((id: string) =>
-    call<ObservationOutcome>('POST', `/observations/${id}/withdraw`, { id: newId() }),
+  useWrite((o: Unsent<NewObservation>, id) =>
+    call<ObservationOutcome>('POST', '/observations', { ...o, id }),
   );
+export const useWithdraw = () =>
+  useWrite((seen: string, id) => call<ObservationOutcome>('POST', `/observations/${seen}/withdraw`, { id }));

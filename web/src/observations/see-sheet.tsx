@@ -1,9 +1,9 @@
-import { useRef, useState } from 'react';
+import { plural } from '@gonimos/core/words';
+import { useState } from 'react';
 import { OBSERVATIONS, OBSERVATION_KINDS, type ObservationKind } from '@gonimos/core/season';
 import { TAXA } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
-import { Failure, newId } from '../common/api';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -19,7 +19,6 @@ export function SeeSheet({
   today: string;
   onClose: () => void;
 }) {
-  const id = useRef(newId());
   const observe = useObserve();
   const back = useWithdraw();
   const rows = useRegister().data ?? [];
@@ -32,9 +31,7 @@ export function SeeSheet({
       <Sheet title={`${OBSERVATIONS[done.observation.kind].name}, seen`} onClose={onClose}>
         <div className="grid gap-4" aria-live="polite">
           <p className="text-lg">
-            {done.cohorts === 0
-              ? 'No course moved.'
-              : `${done.cohorts} course${done.cohorts === 1 ? '' : 's'} moved.`}
+            {done.cohorts === 0 ? 'No course moved.' : `${plural(done.cohorts, 'course')} moved.`}
             {done.observation.expected && (
               <>
                 {' '}
@@ -79,14 +76,7 @@ export function SeeSheet({
         onSubmit={(e) => {
           e.preventDefault();
           if (!v.kind) return;
-          observe.mutate(
-            { ...v, kind: v.kind, id: id.current, taxonId: v.taxonId || null },
-            {
-              onError: (error) => {
-                if (error instanceof Failure && error.problem) id.current = newId();
-              },
-            },
-          );
+          observe.mutate({ ...v, kind: v.kind, taxonId: v.taxonId || null });
         }}
       >
         {observe.error && <Trouble>{observe.error.message}</Trouble>}

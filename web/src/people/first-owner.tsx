@@ -35,7 +35,7 @@ export function FirstOwner() {
     const faults = faultsOf(firstOwner, payload);
     showFaults(faults, v, form.setError);
     if (Object.keys(faults).length > 0) return;
-    make.mutate(payload, { onError: (e) => showFaults(faultsIn(e), v, form.setError) });
+    make.mutate(firstOwner.cast(payload), { onError: (e) => showFaults(faultsIn(e), v, form.setError) });
   });
   return (
     <main className="mx-auto max-w-3xl px-5 py-10">

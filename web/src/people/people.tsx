@@ -1,7 +1,6 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ROLES, type PersonRow, type Role } from '@gonimos/contract/people';
-import { Failure, newId } from '../common/api';
 import { faultsIn } from '../common/check';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -42,29 +41,15 @@ function ResetSheet({ person, onClose }: { person: PersonRow; onClose: () => voi
 
 function AddPerson() {
   const add = useNewPerson();
-  const id = useRef(newId());
   const form = useForm({ defaultValues: { name: '', role: 'helper' as Role, password: '' } });
-  const faults = faultsIn(add.error);
+  const { faults } = add;
   return (
     <>
       {add.error && Object.keys(faults).length === 0 && <Trouble>{add.error.message}</Trouble>}
       <form
         className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_9rem_auto]"
         noValidate
-        onSubmit={form.handleSubmit((v) =>
-          add.mutate(
-            { id: id.current, ...v },
-            {
-              onSuccess: () => {
-                id.current = newId();
-                form.reset();
-              },
-              onError: (e) => {
-                if (e instanceof Failure && e.problem) id.current = newId();
-              },
-            },
-          ),
-        )}
+        onSubmit={form.handleSubmit((v) => add.mutate(v, { onSuccess: () => form.reset() }))}
       >
         <Field label="Name" error={faults.name}>
           <input className="input" autoComplete="off" {...form.register('name')} />

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NewPerson, PersonRow, Role, SessionRow } from '@gonimos/contract/people';
 import { call, get } from '../common/api';
-import { useEdit, useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 interface Whose {
   id: string;
@@ -9,25 +9,26 @@ interface Whose {
 }
 
 export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => get<PersonRow[]>('/people') });
-export const useNewPerson = () => useUpheaval((p: NewPerson) => call<PersonRow>('POST', '/people', p));
+export const useNewPerson = () =>
+  useWrite((p: Unsent<NewPerson>, id) => call<PersonRow>('POST', '/people', { ...p, id }));
 export const useEditRole = () =>
-  useEdit(({ id: person, ...p }: Whose & { role: Role }, id) =>
+  useWrite(({ id: person, ...p }: Whose & { role: Role }, id) =>
     call<PersonRow>('PUT', `/people/${person}`, { ...p, id }),
   );
 export const useDisable = () =>
-  useEdit(({ id: person, ...p }: Whose & { disabled: boolean }, id) =>
+  useWrite(({ id: person, ...p }: Whose & { disabled: boolean }, id) =>
     call<PersonRow>('PUT', `/people/${person}/disabled`, { ...p, id }),
   );
 export const useResetPassword = () =>
-  useEdit(({ id: person, ...p }: Whose & { password: string }, id) =>
+  useWrite(({ id: person, ...p }: Whose & { password: string }, id) =>
     call<PersonRow>('PUT', `/people/${person}/password`, { ...p, id }),
   );
 
 export const useChangePassword = () =>
-  useEdit((p: { current: string; password: string }, id) =>
+  useWrite((p: { current: string; password: string }, id) =>
     call<unknown>('PUT', '/session/password', { ...p, id }),
   );
 export const useSessions = () =>
   useQuery({ queryKey: ['sessions'], queryFn: () => get<SessionRow[]>('/sessions') });
 export const useEndSession = () =>
-  useEdit((hash: string, id) => call<unknown>('POST', `/sessions/${hash}/end`, { id }));
+  useWrite((hash: string, id) => call<unknown>('POST', `/sessions/${hash}/end`, { id }));

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { PictureRow } from '@gonimos/contract/pictures';
-import { get, newId, sendFile } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { get, sendFile } from '../common/api';
+import { useWrite } from '../common/write';
 
 export const usePictures = (cohortId: string) =>
   useQuery({
@@ -10,9 +10,9 @@ export const usePictures = (cohortId: string) =>
   });
 
 export const useAddPicture = (cohortId: string) =>
-  useUpheaval(({ file, record }: { file: File; record?: string }) =>
+  useWrite(({ file, record }: { file: File; record?: string }, id) =>
     sendFile<{ id: string }>(
-      `/cohorts/${cohortId}/pictures?picture=${newId()}${record ? `&record=${record}` : ''}`,
+      `/cohorts/${cohortId}/pictures?picture=${id}${record ? `&record=${record}` : ''}`,
       file,
     ),
   );

@@ -1,6 +1,7 @@
-import { useFieldArray, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import { useFieldArray, type UseFormReturn } from 'react-hook-form';
 import { CAUSES, CULL_REASONS } from '@gonimos/contract/ledger';
 import { newId } from '../common/api';
+import type { Inputs } from './asks';
 
 export interface LossInput {
   id: string;
@@ -8,19 +9,8 @@ export interface LossInput {
   count: string;
   cause: string;
 }
-interface WithLosses extends FieldValues {
-  losses: LossInput[];
-}
-
 /** Losses by kind and cause, a line for each. */
-export function Losses<T extends WithLosses>({
-  form: any,
-  pending,
-}: {
-  form: UseFormReturn<T>;
-  pending: number;
-}) {
-  const form = any as unknown as UseFormReturn<WithLosses>;
+export function Losses({ form, pending }: { form: UseFormReturn<Inputs>; pending: number }) {
   const losses = useFieldArray({ control: form.control, name: 'losses', keyName: 'row' });
   const { errors } = form.formState;
   return (

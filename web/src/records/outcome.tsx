@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { Outcome as Result } from '@gonimos/contract/records';
+import type { Outcome as Result } from '@gonimos/contract/outcome';
 import { dateSpan, readable } from '../common/dates';
 import { Trouble } from '../common/field';
 import { countWords } from '../common/words';
-import { startPath } from '../starts/words';
+import { startPath } from '../common/start-words';
 import { useUndo } from './queries';
 
 const UNDO_SECONDS = 60;

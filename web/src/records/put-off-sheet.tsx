@@ -1,7 +1,6 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { addDays } from '@gonimos/core/calendar';
-import { Failure, newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { Outcome } from './outcome';
@@ -24,7 +23,6 @@ interface Props {
 
 /** "Not yet": until when and why; the course is planned again around it. */
 export function PutOffSheet({ step, today, onClose }: Props) {
-  const id = useRef(newId());
   const putOff = usePutOff();
   const [fault, setFault] = useState<string | null>(null);
   const form = useForm({ defaultValues: { until: addDays(today, 7), reason: '' } });
@@ -32,10 +30,9 @@ export function PutOffSheet({ step, today, onClose }: Props) {
   const send = form.handleSubmit((v) => {
     setFault(null);
     putOff.mutate(
-      { id: id.current, cohortId: step.cohortId, stepKey: step.stepKey, ...v },
+      { cohortId: step.cohortId, stepKey: step.stepKey, ...v },
       {
         onError: (e) => {
-          if (e instanceof Failure && e.problem) id.current = newId();
           setFault(e.message);
         },
       },

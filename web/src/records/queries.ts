@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import type { NewRecord, Outcome, PutOffStep, RecordRow } from '@gonimos/contract/records';
-import { call, get, newId } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import type { Outcome } from '@gonimos/contract/outcome';
+import type { NewRecord, PutOffStep, RecordRow } from '@gonimos/contract/records';
+import { call, get } from '../common/api';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useRecords = (cohortId: string) =>
   useQuery({
@@ -9,7 +10,10 @@ export const useRecords = (cohortId: string) =>
     queryFn: () => get<RecordRow[]>(`/cohorts/${cohortId}/records`),
   });
 
-export const useRecordWork = () => useUpheaval((r: NewRecord) => call<Outcome>('POST', '/records', r));
-export const usePutOff = () => useUpheaval((p: PutOffStep) => call<Outcome>('POST', '/put-offs', p));
+/** `draft`: the key of the form's draft, where it has one. */
+export const useRecordWork = (draft?: string) =>
+  useWrite((r: Unsent<NewRecord>, id) => call<Outcome>('POST', '/records', { ...r, id }), draft);
+export const usePutOff = () =>
+  useWrite((p: Unsent<PutOffStep>, id) => call<Outcome>('POST', '/put-offs', { ...p, id }));
 export const useUndo = () =>
-  useUpheaval((recordId: string) => call<Outcome>('POST', `/records/${recordId}/undo`, { id: newId() }));
+  useWrite((recordId: string, id) => call<Outcome>('POST', `/records/${recordId}/undo`, { id }));

@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
@@ -27,8 +28,8 @@ export function Card({ step, today, open, chosen, onChoose }: Props) {
   const may = useMay('grower');
   const detail = [
     step.container ? `into ${container(step.container).name}` : null,
-    step.rootCut ? `take up to ${Math.round(step.rootCut.take * 100)} % of the root` : null,
-    step.topCut ? `no more than ${Math.round(step.topCut.take * 100)} % of the top, to live growth` : null,
+    step.rootCut ? `take up to ${percent(step.rootCut.take)} of the root` : null,
+    step.topCut ? `no more than ${percent(step.topCut.take)} of the top, to live growth` : null,
     step.odds !== null && step.odds < 0.95
       ? `${Math.round(step.odds * 100)} in a hundred live through it`
       : null,

@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { Link } from 'react-router';
 import type { RoundStep } from '@gonimos/contract/round';
 import { usePlaceName } from '../nursery/queries';
@@ -13,7 +14,7 @@ export function Care({ steps, today, open }: { steps: RoundStep[]; today: string
       <h2 className="mb-2 text-xl">
         Aftercare
         <span className="soft ml-3 font-sans text-base font-normal">
-          {steps.length} look{steps.length === 1 ? '' : 's'} and small work
+          {plural(steps.length, 'look')} and small work
         </span>
       </h2>
       <ul className="card-plain divide-y divide-base-300">

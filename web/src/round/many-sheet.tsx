@@ -1,3 +1,4 @@
+import { typedOrNull } from '../common/numbers';
 import { useRef, useState } from 'react';
 import { workOn, type NewRecord } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
@@ -7,16 +8,16 @@ import { newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 
-const recordOf = (
+function recordOf(
   id: string,
   s: RoundStep,
   v: { on: string; note: string },
   minutes: number | null,
-): NewRecord =>
-  workOn({
-    ...{ id, cohortId: s.cohortId, stepKey: s.key, on: v.on, minutes, note: v.note },
-    container: operation(s.operation).asks.includes('container') ? s.container : null,
-  });
+): NewRecord {
+  const pots = operation(s.operation).asks.includes('container') && s.container !== null;
+  const details = pots ? { potting: { container: s.container! } } : {};
+  return workOn({ id, cohortId: s.cohortId, stepKey: s.key, on: v.on, minutes, note: v.note, details });
+}
 
 /** The same day and note for several cohorts, all plants, no losses; minutes are shared out by plants. */
 export function ManySheet({
@@ -35,7 +36,7 @@ export function ManySheet({
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const plants = steps.reduce((n, s) => n + s.live, 0);
-  const total = v.minutes.trim() === '' ? null : Number(v.minutes.replace(',', '.'));
+  const total = typedOrNull(v.minutes);
   const send = async () => {
     setBusy(true);
     setFault(null);

@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { Eye, ListChecks, Printer, TimerReset } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -13,10 +14,10 @@ import { Beside } from './beside';
 import { Card, type Open } from './card';
 import { Care } from './care';
 import { FIRST_STEPS, useRound } from './queries';
-import { Weather } from './weather';
+import { Weather } from '../station/weather';
 
 // sheets are fetched when the first of them is opened
-const RecordStep = lazy(() => import('../records/record-step').then((m) => ({ default: m.RecordStep })));
+const RecordStep = lazy(() => import('../course/record-step').then((m) => ({ default: m.RecordStep })));
 const PutOffSheet = lazy(() => import('../records/put-off-sheet').then((m) => ({ default: m.PutOffSheet })));
 const VisitSheet = lazy(() => import('../visits/visit-sheet').then((m) => ({ default: m.VisitSheet })));
 const SeeSheet = lazy(() => import('../observations/see-sheet').then((m) => ({ default: m.SeeSheet })));
@@ -139,8 +140,7 @@ export function Round() {
             <h2 className="mb-2 text-xl">
               {placeName(id)}
               <span className="soft ml-3 font-sans text-base font-normal">
-                {steps.length} step{steps.length === 1 ? '' : 's'},{' '}
-                {duration(steps.reduce((n, s) => n + s.minutes, 0))}
+                {plural(steps.length, 'step')}, {duration(steps.reduce((n, s) => n + s.minutes, 0))}
               </span>
             </h2>
             <ul className="grid gap-2.5">

@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Nursery } from '@gonimos/contract/nursery';
@@ -63,9 +64,7 @@ export function NurserySchools({ nursery }: { nursery: Nursery }) {
           {found && (
             <div>
               <p className="mb-2 text-lg font-semibold">
-                {found.length === 0
-                  ? 'No course moves.'
-                  : `${found.length} course${found.length === 1 ? '' : 's'} would move`}
+                {found.length === 0 ? 'No course moves.' : `${plural(found.length, 'course')} would move`}
               </p>
               <ul className="divide-y divide-base-300">
                 {found.slice(0, MOST).map((c) => (

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import type { CohortChange, NurserySchools } from '@gonimos/contract/schools';
 import type { Choices } from '@gonimos/core/schools';
 import { call } from '../common/api';
-import { useEdit, type Unsent } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useSchoolsPreview = () =>
   useMutation({
@@ -10,6 +10,6 @@ export const useSchoolsPreview = () =>
       call<CohortChange[]>('POST', '/calc/schools', b),
   });
 export const useNurserySchools = () =>
-  useEdit((s: Unsent<NurserySchools>, id) =>
+  useWrite((s: Unsent<NurserySchools>, id) =>
     call<{ version: number }>('PUT', '/nursery/schools', { ...s, id }),
   );

@@ -1,24 +1,24 @@
+import { plural } from '@gonimos/core/words';
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { ImportWeather, WeatherReport } from '@gonimos/contract/season';
 import { call, newId } from '../common/api';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
-import { useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
-const send = (b: ImportWeather) => call<WeatherReport>('POST', '/weather/import', b);
+const send = (b: Unsent<ImportWeather>, id: string) =>
+  call<WeatherReport>('POST', '/weather/import', { ...b, id });
 
 /** A daily record from a file: every fault by line first, written once confirmed. */
 export function ImportRecord({ today }: { today: string }) {
-  const id = useRef(newId());
   const [csv, setCsv] = useState('');
-  const check = useMutation({ mutationFn: send });
-  const write = useUpheaval(send);
+  const check = useMutation({ mutationFn: (b: Unsent<ImportWeather>) => send(b, newId()) });
+  const write = useWrite(send);
   const read = (text: string) => {
     setCsv(text);
-    id.current = newId();
     write.reset();
-    check.mutate({ id: id.current, csv: text, confirm: false });
+    check.mutate({ csv: text, confirm: false });
   };
   const report = write.data ?? check.data;
   const error = write.error ?? check.error;
@@ -47,9 +47,7 @@ export function ImportRecord({ today }: { today: string }) {
       {report && (
         <div className="card-plain grid gap-3 p-4" aria-live="polite">
           <p>
-            <strong>
-              {report.days} good day{report.days === 1 ? '' : 's'}
-            </strong>
+            <strong>{plural(report.days, 'good day')}</strong>
             {report.from &&
               report.to &&
               `, ${shortDate(report.from, today)} to ${shortDate(report.to, today)}`}
@@ -71,7 +69,7 @@ export function ImportRecord({ today }: { today: string }) {
               type="button"
               className="btn btn-primary justify-self-start"
               disabled={report.days === 0 || write.isPending}
-              onClick={() => write.mutate({ id: id.current, csv, confirm: true })}
+              onClick={() => write.mutate({ csv, confirm: true })}
             >
               {write.isPending ? 'Planning every course again …' : `Take in ${report.days} days`}
             </button>

@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { scaleLinear } from 'd3-scale';
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { Months, useDays } from './bands';
@@ -41,7 +42,7 @@ export function Sums({ season, of, title, unit }: Props) {
         <p className="soft text-sm">
           {today === undefined
             ? 'no record of this season'
-            : `${Math.round(today)} ${unit} so far${mean === null ? '' : `; ${Math.round(mean)} by this day in the ${sameDay.length} year${sameDay.length === 1 ? '' : 's'} before`}`}
+            : `${Math.round(today)} ${unit} so far${mean === null ? '' : `; ${Math.round(mean)} by this day in the ${plural(sameDay.length, 'year')} before`}`}
         </p>
       </figcaption>
       <svg

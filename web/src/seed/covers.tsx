@@ -1,8 +1,9 @@
+import { typed } from '../common/numbers';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { newProtection, PROTECTIONS, type Protection } from '@gonimos/contract/seed';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useProtect, useUncover } from './queries';
 
 export function UncoverButton({ cover, today }: { cover: Protection; today: string }) {
@@ -33,7 +34,7 @@ export function CoverSheet({
   const { field, faults, submit } = useSheetForm({
     first: { kind: 'mesh', clearance: '80', from: today, note: '' },
     schema: newProtection,
-    payload: (x, id) => ({ ...x, id, clearance: typed(x.clearance) }),
+    payload: (x) => ({ ...x, clearance: typed(x.clearance) }),
     write: protect,
     done: onClose,
   });

@@ -1,7 +1,8 @@
+import { typed } from '../common/numbers';
 import { newSeedEvent, SEED_EVENTS, type SeedLot } from '@gonimos/contract/seed';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useSeedEvent } from './queries';
 
 const EVENT_WORDS: Record<(typeof SEED_EVENTS)[number], string> = {
@@ -19,10 +20,10 @@ export function EventSheet({ lot, today, onClose }: { lot: SeedLot; today: strin
   const { v, field, faults, submit } = useSheetForm({
     first: { kind: 'to cold', on: today, tested: '', sound: '', seeds: '', note: '' },
     schema: newSeedEvent,
-    payload: (x, id) => {
+    payload: (x) => {
       const tests = x.kind === 'test';
       return {
-        ...{ id, kind: x.kind, on: x.on, note: x.note, seeds: tests ? null : (typed(x.seeds) ?? null) },
+        ...{ kind: x.kind, on: x.on, note: x.note, seeds: tests ? null : (typed(x.seeds) ?? null) },
         tested: tests ? (typed(x.tested) ?? null) : null,
         sound: tests ? (typed(x.sound) ?? null) : null,
       };

@@ -1,9 +1,10 @@
+import { typed } from '../common/numbers';
 import { newSeedLot, STORAGE } from '@gonimos/contract/seed';
 import { TAXA } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useAddLot } from './queries';
 
 /** A new seed lot: what, where from, when harvested, how many, how it is kept. */
@@ -16,8 +17,8 @@ export function LotSheet({ onClose }: { onClose: () => void }) {
       ...{ price: '', handling: '', storage: STORAGE[0], note: '' },
     },
     schema: newSeedLot,
-    payload: (x, id) => ({
-      ...{ ...x, id, parentId: x.parentId || null, seeds: typed(x.seeds) },
+    payload: (x) => ({
+      ...{ ...x, parentId: x.parentId || null, seeds: typed(x.seeds) },
       price: x.price.trim() === '' ? null : Math.round(100 * typed(x.price)!),
     }),
     write: add,

@@ -1,3 +1,4 @@
+import { percent, plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { SeedLot } from '@gonimos/contract/seed';
@@ -7,13 +8,12 @@ import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { saidDate, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
-import { startPath } from '../starts/words';
+import { startPath } from '../common/start-words';
 import { EventSheet } from './event-sheet';
 import { LotSheet } from './lot-sheet';
 import { PhaseLine } from './phase-line';
 import { useLots } from './queries';
 
-const percent = (x: number) => `${Math.round(x * 100)} %`;
 const needsWords = (l: SeedLot): string => {
   if (l.needs === 'fresh') return `sown as it ripens, in ${l.ripens}: it does not keep`;
   return l.needs === 'ready' ? 'wants no treatment' : 'out of its treatment';
@@ -73,7 +73,7 @@ function Lot({ lot, today, onEvent }: { lot: SeedLot; today: string; onEvent: ()
         )}
         {lot.tooOld > 0 && (
           <p className="mt-1 font-semibold text-warning">
-            {lot.tooOld} year{lot.tooOld === 1 ? '' : 's'} old;{' '}
+            {plural(lot.tooOld, 'year')} old;{' '}
             {lot.needs === 'fresh'
               ? 'seed of this kind does not keep.'
               : `seed of this kind keeps about ${lot.keeps}: test it before you count on it.`}

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { NewProtection, NewSeedEvent, NewSeedLot, SeedLot, Sowing } from '@gonimos/contract/seed';
 import { call, get } from '../common/api';
-import { useEdit, useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useLots = () =>
   useQuery({ queryKey: ['seed lots'], queryFn: () => get<SeedLot[]>('/seed-lots') });
@@ -11,12 +11,17 @@ export const useSowing = (cohortId: string) =>
     queryFn: () => get<Sowing>(`/cohorts/${cohortId}/sowing`),
   });
 
-export const useAddLot = () => useUpheaval((l: NewSeedLot) => call<{ id: string }>('POST', '/seed-lots', l));
+export const useAddLot = () =>
+  useWrite((l: Unsent<NewSeedLot>, id) => call<{ id: string }>('POST', '/seed-lots', { ...l, id }));
 export const useSeedEvent = (lotId: string) =>
-  useUpheaval((e: NewSeedEvent) => call<{ id: string }>('POST', `/seed-lots/${lotId}/events`, e));
+  useWrite((e: Unsent<NewSeedEvent>, id) =>
+    call<{ id: string }>('POST', `/seed-lots/${lotId}/events`, { ...e, id }),
+  );
 export const useProtect = (cohortId: string) =>
-  useUpheaval((p: NewProtection) => call<{ id: string }>('POST', `/cohorts/${cohortId}/protections`, p));
+  useWrite((p: Unsent<NewProtection>, id) =>
+    call<{ id: string }>('POST', `/cohorts/${cohortId}/protections`, { ...p, id }),
+  );
 export const useUncover = () =>
-  useEdit(({ id: cover, version, ended }: { id: string; version: number; ended: string }, id) =>
+  useWrite(({ id: cover, version, ended }: { id: string; version: number; ended: string }, id) =>
     call<{ id: string }>('PUT', `/protections/${cover}/end`, { id, version, ended }),
   );

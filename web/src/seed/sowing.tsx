@@ -1,3 +1,4 @@
+import { percent, plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { Sowing as Data } from '@gonimos/contract/seed';
@@ -24,7 +25,7 @@ function Risk({ risk, today }: { risk: Data['risk']; today: string }) {
           {risk.learnedOn &&
             `They found this place ${shortDate(risk.learnedOn, today)} and come back for weeks. `}
           {risk.times > 0 &&
-            `${Math.round(risk.share * 100)} % of what was sown, ${risk.times} time${risk.times === 1 ? '' : 's'} on record.`}
+            `${percent(risk.share)} of what was sown, ${plural(risk.times, 'time')} on record.`}
         </span>
       </p>
     </section>

@@ -5,7 +5,7 @@ import { useMay } from '../people/session';
 import { dateSpan } from '../common/dates';
 import { Trouble } from '../common/field';
 import { useCloseGoal, useGoals } from './queries';
-import { startPath, UNIT_VERB } from './words';
+import { startPath, UNIT_VERB } from '../common/start-words';
 
 /** What is under way against what is wanted: the likely span, the middle, the mark to reach. */
 function Reach({ g }: { g: Goal }) {

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AskStart, Goal, NewGoal, StartAnswer } from '@gonimos/contract/starts';
 import { call, get } from '../common/api';
-import { useEdit, useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 export const useGoals = () => useQuery({ queryKey: ['goals'], queryFn: () => get<Goal[]>('/goals') });
 /** How many to start; asked again as the want changes. */
@@ -13,8 +13,9 @@ export const useStartAnswer = (ask: AskStart | null) =>
     placeholderData: keepPreviousData,
     retry: false,
   });
-export const useAddGoal = () => useUpheaval((g: NewGoal) => call<{ id: string }>('POST', '/goals', g));
+export const useAddGoal = () =>
+  useWrite((g: Unsent<NewGoal>, id) => call<{ id: string }>('POST', '/goals', { ...g, id }));
 export const useCloseGoal = () =>
-  useEdit(({ id: goal, version }: { id: string; version: number }, id) =>
+  useWrite(({ id: goal, version }: { id: string; version: number }, id) =>
     call<{ id: string }>('PUT', `/goals/${goal}/close`, { id, version }),
   );

@@ -1,6 +1,5 @@
+import { percent, plural } from '@gonimos/core/words';
 import type { StartAnswer } from '@gonimos/contract/starts';
-
-const percent = (x: number) => `${Math.round(x * 100)} %`;
 
 /** From what is started to the stage wanted: the share that comes through at each, and what it rests on. */
 export function StageChain({ answer }: { answer: StartAnswer }) {
@@ -34,7 +33,7 @@ export function StageChain({ answer }: { answer: StartAnswer }) {
               <span className="soft text-sm max-sm:col-span-2">
                 {percent(s.mean)} come through:{' '}
                 {s.own
-                  ? `${s.batches} batch${s.batches === 1 ? '' : 'es'} of yours (${s.own.k} of ${s.own.n}), library ${percent(s.library.value)}`
+                  ? `${plural(s.batches, 'batch', 'batches')} of yours (${s.own.k} of ${s.own.n}), library ${percent(s.library.value)}`
                   : `library, ${s.library.basis}`}
               </span>
             </li>

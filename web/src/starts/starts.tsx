@@ -1,4 +1,5 @@
-import { useDeferredValue, useRef, useState } from 'react';
+import { typed } from '../common/numbers';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { askStart, newGoal, type AskStart, type StartAnswer } from '@gonimos/contract/starts';
 import { suits } from '@gonimos/core/programmes';
@@ -8,14 +9,13 @@ import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { newId } from '../common/api';
-import { faultsOf } from '../common/check';
+import { faultsOf, withoutId } from '../common/check';
 import { dateSpan, shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Confidences } from './confidences';
 import { Goals } from './goals';
 import { useAddGoal, useStartAnswer } from './queries';
-import { START_WORDS, startPath, UNIT_VERB } from './words';
+import { START_WORDS, startPath, UNIT_VERB } from '../common/start-words';
 import { StageChain } from './stage-chain';
 
 interface Inputs {
@@ -31,14 +31,13 @@ interface Inputs {
   wage: string;
 }
 
-const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
 const toAsk = (v: Inputs) => ({
   ...{ taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId, stage: v.stage },
-  ...{ wanted: number(v.wanted), byYear: number(v.byYear), most: number(v.most) },
+  ...{ wanted: typed(v.wanted), byYear: typed(v.byYear), most: typed(v.most) },
   confidence: Number(v.confidence),
   cost: {
-    centsEach: Math.round(100 * (number(v.cents) ?? Number.NaN)),
-    wage: Math.round(100 * (number(v.wage) ?? Number.NaN)),
+    centsEach: Math.round(100 * (typed(v.cents) ?? Number.NaN)),
+    wage: Math.round(100 * (typed(v.wage) ?? Number.NaN)),
   },
 });
 
@@ -53,7 +52,6 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
   const all = useAllProgrammes();
   const may = useMay('grower');
   const keep = useAddGoal();
-  const id = useRef(newId());
   const [v, set] = useState<Inputs>({
     ...{
       taxonId: 'carpinus-betulus',
@@ -160,11 +158,7 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
                 type="button"
                 className="btn btn-primary btn-tall"
                 disabled={keep.isPending || Object.keys(faults).length > 0}
-                onClick={() =>
-                  keep.mutate(newGoal.cast({ id: id.current, note: '', ...ask }), {
-                    onSuccess: () => (id.current = newId()),
-                  })
-                }
+                onClick={() => keep.mutate(withoutId(newGoal, { note: '', ...ask }))}
               >
                 Keep as a goal
               </button>

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { StationNow } from '@gonimos/contract/station';
-import { Weather } from '../round/weather';
+import { Weather } from './weather';
 import { useWidth } from '../common/use-width';
 import { useStation } from './queries';
 

@@ -8,11 +8,11 @@ import { call, get } from '../common/api';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { useEdit, type Unsent } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => get<StockRow[]>('/stock') });
 const useCount = () =>
-  useEdit((c: Unsent<CountStock>, id) => call<StockRow[]>('PUT', '/stock', { ...c, id }));
+  useWrite((c: Unsent<CountStock>, id) => call<StockRow[]>('PUT', '/stock', { ...c, id }));
 
 function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockRow[]; onClose: () => void }) {
   const count = useCount();

@@ -1,8 +1,9 @@
+import { typed } from '../common/numbers';
 import { newTray, type Trays } from '@gonimos/contract/trays';
 import { TRAY_SIZES } from '@gonimos/core/trays';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { typed, useSheetForm } from '../common/use-sheet-form';
+import { useSheetForm } from '../common/use-sheet-form';
 import { useAddTray } from './queries';
 
 interface Props {
@@ -21,8 +22,8 @@ export function NewTray({ cohortId, trays, onClose }: Props) {
       ...{ rows: '7', columns: '15', fill: String(Math.max(0, Math.min(105, free))) },
     },
     schema: newTray,
-    payload: (x, id) => ({
-      ...{ id, name: x.name.trim(), rows: typed(x.rows), columns: typed(x.columns), fill: typed(x.fill) },
+    payload: (x) => ({
+      ...{ name: x.name.trim(), rows: typed(x.rows), columns: typed(x.columns), fill: typed(x.fill) },
     }),
     write: add,
     done: onClose,

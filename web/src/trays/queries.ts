@@ -1,13 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { MarkCells, MarkOutcome, NewTray, Trays } from '@gonimos/contract/trays';
 import { call, get } from '../common/api';
-import { useUpheaval } from '../common/upheaval';
+import { useWrite, type Unsent } from '../common/write';
 
 const key = (cohortId: string) => ['cohort', cohortId, 'trays'];
 export const useTrays = (cohortId: string, enabled = true) =>
   useQuery({ queryKey: key(cohortId), queryFn: () => get<Trays>(`/cohorts/${cohortId}/trays`), enabled });
 export const useAddTray = (cohortId: string) =>
-  useUpheaval((t: NewTray) => call<{ id: string }>('POST', `/cohorts/${cohortId}/trays`, t));
+  useWrite((t: Unsent<NewTray>, id) =>
+    call<{ id: string }>('POST', `/cohorts/${cohortId}/trays`, { ...t, id }),
+  );
 
 export type Send = { trayId: string } & ({ mark: MarkCells } | { undo: string; id: string });
 

@@ -1,3 +1,4 @@
+import { percent } from '@gonimos/core/words';
 import type { Cause } from '@gonimos/core/visits';
 
 /** Likely causes of failed roots, the likeliest first, with the one change that is proposed. */
@@ -14,7 +15,7 @@ export function Causes({ causes, open }: { causes: Cause[]; open?: boolean }) {
           />
         </span>
         <strong>{c.name}</strong>
-        <span className="soft">{Math.round(c.weight * 100)} %</span>
+        <span className="soft">{percent(c.weight)}</span>
       </p>
       <p className="soft text-sm">{c.because}</p>
       <p className="soft text-sm">

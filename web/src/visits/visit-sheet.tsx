@@ -1,14 +1,13 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { newVisit } from '@gonimos/contract/visits';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { TAXA } from '@gonimos/core/taxa';
 import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
 import { AddPicture } from '../pictures/pictures';
-import { Failure, newId } from '../common/api';
 import { faultsIn, faultsOf } from '../common/check';
 import { shortDate } from '../common/dates';
-import { dropDraft, readDraft, useDraft } from '../common/draft';
+import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { Outcome } from '../records/outcome';
@@ -36,8 +35,7 @@ const ADVICE: Record<Decision, string> = {
 /** An unplanned look: what was found, then one decision; the course is planned again around it. */
 export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) {
   const draft = `visit ${cohort.cohortId} ${step?.key ?? ''}`;
-  const id = useRef(newId());
-  const visit = useVisit();
+  const visit = useVisit(draft);
   const [fault, setFault] = useState<string | null>(null);
   const form = useForm({
     defaultValues: {
@@ -57,7 +55,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
   const wantsStep = (decision === 'lighten' || decision === 'put-back') && !step;
   const send = form.handleSubmit((values) => {
     const payload = {
-      ...{ id: id.current, cohortId: cohort.cohortId, on: today, found: values.found, decision },
+      ...{ cohortId: cohort.cohortId, on: today, found: values.found, decision },
       stepKey: values.stepKey || null,
       container: decision === 'step-back' ? values.container || null : null,
       taxonId: values.found.includes('wrong-identity') ? values.taxonId || null : null,
@@ -71,9 +69,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
     );
     if (Object.keys(faults).length > 0) return;
     visit.mutate(payload, {
-      onSuccess: () => dropDraft(draft),
       onError: (e) => {
-        if (e instanceof Failure && e.problem) id.current = newId();
         setFault(
           Object.entries(faultsIn(e))
             .map(([f, m]) => `${f} ${m}`)

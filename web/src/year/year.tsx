@@ -1,8 +1,8 @@
-import { useMemo, useRef, useState } from 'react';
+import { plural } from '@gonimos/core/words';
+import { useMemo, useState } from 'react';
 import type { Year as Data } from '@gonimos/contract/year';
 import { loadOf, shortfalls, type WeekLoad, type YearPlan } from '@gonimos/core/year';
 import { useMay } from '../people/session';
-import { newId } from '../common/api';
 import { duration, shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -50,11 +50,9 @@ function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, nu
   if (lost.length === 0) return null;
   return (
     <p className="rounded-box bg-[var(--due)] px-4 py-3">
-      <strong>
-        {lost.length} step{lost.length === 1 ? '' : 's'} would not fit
-      </strong>
+      <strong>{plural(lost.length, 'step')} would not fit</strong>
       {windows > 0
-        ? `, and ${windows} window${windows === 1 ? '' : 's'} would be lost with them.`
+        ? `, and ${plural(windows, 'window')} would be lost with them.`
         : ', all with room later in their windows.'}
     </p>
   );
@@ -66,7 +64,6 @@ export function Year() {
   const may = useMay('grower');
   const [shown, setShown] = useState<Shown>('now');
   const [week, setWeek] = useState(0);
-  const id = useRef(newId());
   const { answer, running, start, prove, stop, forget } = useLeveller();
   const keep = useKeepWeeks();
   const clear = useClearWeeks();
@@ -94,7 +91,6 @@ export function Year() {
   const save = () =>
     keep.mutate(
       {
-        id: id.current,
         weeks: answer!.plan.placed.map((p) => {
           const line = year.lines.find((l) => l.id === p.id)!;
           return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], later: p.later };
@@ -105,7 +101,6 @@ export function Year() {
           forget();
           setShown('now');
         },
-        onSettled: () => (id.current = newId()),
       },
     );
   return (

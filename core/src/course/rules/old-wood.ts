@@ -1,3 +1,4 @@
+import { percent } from '../../words/index.ts';
 import type { Operation } from '../../operations/index.ts';
 import { cp } from '../../params/index.ts';
 import type { Taxon } from '../../taxa/index.ts';
@@ -39,13 +40,12 @@ export function oldWoodReason(ctx: Context, { op, topWanted, topLoss }: StepInHa
   const { taxon, facts } = ctx;
   if (!asks(op, taxon, topWanted)) return null;
   const seen = facts.lowGrowth;
-  const percent = (x: number) => Math.round(x * 100);
   return {
     rule: 'old wood',
     binding: false,
     text: seen?.seen
       ? `${taxon.name} does not sprout from bare old wood: cut above the live growth seen {${seen.on}}, never below it`
-      : `${taxon.name} does not sprout from bare old wood, and nobody has noted live growth low on the stem: the cut is moved up and staged, ${percent(topLoss)} % of the top instead of ${percent(topWanted)} %, always to a live branch`,
+      : `${taxon.name} does not sprout from bare old wood, and nobody has noted live growth low on the stem: the cut is moved up and staged, ${percent(topLoss)} of the top instead of ${percent(topWanted)}, always to a live branch`,
     figures: seen?.seen
       ? [{ label: 'live growth seen', value: seen.on, unit: '', basis: 'your data' }]
       : [{ label: 'most at once above live growth', ...ABOVE_GREEN }],

@@ -1,3 +1,4 @@
+import { plural } from '../../words/index.ts';
 import { toDay, toIso } from '../../calendar/index.ts';
 import { afterSeasons } from '../../plant/index.ts';
 import { LAYER, layerWarmth } from '../../layers/index.ts';
@@ -29,7 +30,7 @@ function lagFigure(ctx: Context, a: After): Figure[] {
 const lagWords = (ctx: Context, a: After) => {
   const warm = warmthAfter(ctx, a);
   if (warm) return `${warm.sum} degree days above ${warm.base} °C after`;
-  if (a.seasons) return `${a.seasons} growing season${a.seasons === 1 ? '' : 's'} after`;
+  if (a.seasons) return `${plural(a.seasons, 'growing season')} after`;
   return a.days ? `${a.days} days after` : 'After';
 };
 

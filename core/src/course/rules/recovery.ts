@@ -1,3 +1,4 @@
+import { plural } from '../../words/index.ts';
 import { toIso } from '../../calendar/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
@@ -22,7 +23,7 @@ export function recovery(
   return {
     rule: 'recovery',
     notBefore: afterSeasons(ctx.seasons, work.day, work.seasons * 0.9),
-    text: `Recovering from ‘${work.title}’ of {${toIso(work.day)}}: ${work.seasons} growing season${work.seasons === 1 ? '' : 's'}`,
+    text: `Recovering from ‘${work.title}’ of {${toIso(work.day)}}: ${plural(work.seasons, 'growing season')}`,
     figures: [
       {
         label: 'recovery',

@@ -1,3 +1,4 @@
+import { percent } from '../../words/index.ts';
 import { toIso, type Day } from '../../calendar/index.ts';
 import {
   afterSeasons,
@@ -72,15 +73,14 @@ export function rootCutReason(
   cut: NonNullable<ReturnType<typeof rootCut>>,
 ): Reason {
   const t = ctx.tolerance;
-  const percent = (x: number) => Math.round(x * 100);
   const withTop = hand.topLoss > 0 ? ', with what goes of the top' : '';
   return {
     rule: 'reserve',
     text:
-      `Up to ${percent(cut.limit)} % of the root may go that day; ` +
+      `Up to ${percent(cut.limit)} of the root may go that day; ` +
       (cut.take < cut.wanted
-        ? `${percent(cut.wanted)} % is wanted, so the cut is held to ${percent(cut.take)} %${withTop}`
-        : `${percent(cut.wanted)} % is wanted`),
+        ? `${percent(cut.wanted)} is wanted, so the cut is held to ${percent(cut.take)}${withTop}`
+        : `${percent(cut.wanted)} is wanted`),
     binding: false,
     figures: [
       { label: 'reserve then', value: round(plant.reserve), unit: '', basis: 'computed' },
@@ -88,7 +88,7 @@ export function rootCutReason(
       { label: 'bears root loss', value: t.rootTolerance.value, unit: 'of 1', basis: t.rootTolerance.basis },
       {
         label: 'largest cut at once',
-        value: percent(largestCut(ctx, hand)),
+        value: Math.round(largestCut(ctx, hand) * 100),
         unit: '% of root',
         basis: t.largestRootCut.basis,
       },
@@ -127,7 +127,7 @@ export function reserve(ctx: Context, hand: StepInHand, plant: Plant): Demand | 
       notBefore: 'never',
       code: 'beyond-reserve',
       offers: 'Work in stages: one side, ball kept',
-      text: `${t.name} bear at most ${Math.round(largest * 100)} % of the root at once; this work wants ${Math.round(hand.rootLoss * 100)} %`,
+      text: `${t.name} bear at most ${percent(largest)} of the root at once; this work wants ${percent(hand.rootLoss)}`,
       figures: [
         {
           label: 'largest cut at once',

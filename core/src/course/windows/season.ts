@@ -1,3 +1,4 @@
+import { plural } from '../../words/index.ts';
 import { toDay, toIso, type Day } from '../../calendar/index.ts';
 import type { Edge, WindowSpec } from '../../operations/index.ts';
 import type { MarkerName } from '../../season/marker-rules.ts';
@@ -48,7 +49,7 @@ function markerFigures(ctx: Context, edge: Edge, m: Marker & { kind: 'days' }): 
     });
   if (m.learned)
     figures.push({
-      label: `this kind against the model, ${m.learned.from} year${m.learned.from === 1 ? '' : 's'} seen`,
+      label: `this kind against the model, ${plural(m.learned.from, 'year')} seen`,
       value: m.learned.days,
       unit: 'days',
       basis: 'your data',

@@ -7,6 +7,7 @@ import * as oneSchema from './006-one-schema.ts';
 import * as planDue from './007-plan-due.ts';
 import * as people from './008-people.ts';
 import * as anyOrder from './009-any-order.ts';
+import * as details from './010-details.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -19,4 +20,5 @@ export const MIGRATIONS = [
   { name: '007-plan-due', ...planDue },
   { name: '008-people', ...people },
   { name: '009-any-order', ...anyOrder },
+  { name: '010-details', ...details },
 ];

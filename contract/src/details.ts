@@ -1,0 +1,40 @@
+import type { AnyObject, InferType, Maybe, ObjectSchema } from 'yup';
+import { standingKept, standingTold } from './cohorts.ts';
+import { pottingKept, pottingTold } from './containers.ts';
+import { cuttingsKept } from './cuttings.ts';
+import { body } from './fields.ts';
+import { looksKept, looksTold } from './looks.ts';
+import { moveKept } from './moves.ts';
+import { emergenceTold } from './seed.ts';
+import { sizesKept, sizesTold } from './sizes.ts';
+import { survivalKept, survivalTold } from './survival.ts';
+import { traysKept } from './trays.ts';
+import { visitKept } from './visits.ts';
+
+const maybe = <T extends Maybe<AnyObject>>(schema: ObjectSchema<T>) => schema.optional().default(undefined);
+
+/** What the subjects may be told with a record, by subject. A new subject adds its line here and below. */
+export const toldDetails = body({
+  emergence: maybe(emergenceTold),
+  sizes: maybe(sizesTold),
+  potting: maybe(pottingTold),
+  standing: maybe(standingTold),
+  survival: maybe(survivalTold),
+  looks: maybe(looksTold),
+});
+
+/** What they keep in it. Emergence is kept by the ledger. */
+export const keptDetails = body({
+  sizes: maybe(sizesKept),
+  potting: maybe(pottingKept),
+  standing: maybe(standingKept),
+  survival: maybe(survivalKept),
+  looks: maybe(looksKept),
+  cuttings: maybe(cuttingsKept),
+  trays: maybe(traysKept),
+  visit: maybe(visitKept),
+  move: maybe(moveKept),
+});
+
+export type ToldDetails = InferType<typeof toldDetails>;
+export type KeptDetails = InferType<typeof keptDetails>;

@@ -1,0 +1,23 @@
+import { randomUUID } from 'node:crypto';
+import type { Follower } from '../write/types.ts';
+
+/** Plants go into another container, and back into the one before when that is taken back. */
+export const pottingFollower: Follower = {
+  keeps: ({ record: { details }, cohort }) =>
+    details.potting ? { potting: { ...details.potting, before: cohort.container } } : {},
+  entries: ({ record: r, cohort }, sofar) => {
+    if (!r.details.potting) return [];
+    const came = sofar.reduce((n, e) => n + (e.type === 'emerged' || e.type === 'severed' ? e.count : 0), 0);
+    const gone = sofar.reduce((n, e) => n + (e.type === 'lost' || e.type === 'culled' ? e.count : 0), 0);
+    const count = r.done ?? Math.max(0, cohort.live + came - gone);
+    if (count === 0) return [];
+    return [{ id: randomUUID(), cohortId: r.cohortId, type: 'potted', on: r.on, count }];
+  },
+  after: async ({ trx }, { record: r }) => {
+    if (!r.details.potting) return;
+    await trx('cohort').where({ id: r.cohortId }).update({ container: r.details.potting.container });
+  },
+  takeBack: async ({ trx }, { cohort_id: id, details }) => {
+    if (details.potting) await trx('cohort').where({ id }).update({ container: details.potting.before });
+  },
+};

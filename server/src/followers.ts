@@ -1,0 +1,27 @@
+import { pottingFollower } from './cohorts/potting.ts';
+import { standingFollower } from './cohorts/standing.ts';
+import { layersFollower, severingFollower } from './layers/follow.ts';
+import { looksFollower } from './looks/follow.ts';
+import { coverFollower, emergenceFollower } from './seed/follow.ts';
+import { sizesFollower } from './sizes/follow.ts';
+import { startsFollower } from './starts/follow.ts';
+import { survivalFollower } from './survival/follow.ts';
+import { traysFollower } from './trays/follow.ts';
+import { visitsFollower } from './visits/follow.ts';
+import type { Follower } from './write/types.ts';
+
+/** What the subjects do when work is recorded. A new subject adds its line; what is potted is counted last. */
+export const FOLLOWERS: readonly Follower[] = [
+  sizesFollower,
+  looksFollower,
+  emergenceFollower,
+  traysFollower,
+  survivalFollower,
+  severingFollower,
+  pottingFollower,
+  standingFollower,
+  layersFollower,
+  coverFollower,
+  startsFollower,
+  visitsFollower,
+];

@@ -1,0 +1,92 @@
+import { lockCohorts } from '../write/lock.ts';
+import type { Db, Sql, Trx } from '../db/index.ts';
+import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
+import type { Planner, Touched } from '../write/types.ts';
+import { noteDue } from './due-store.ts';
+import { readPlanning, type Planning } from './planning.ts';
+import { replan } from './replan.ts';
+
+/** Up to so many courses are planned again inside the write that moves them; more are noted as due. */
+const INSIDE = 60;
+/** Courses planned in one transaction: few enough to hold nobody up. */
+const CHUNK = 50;
+
+const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
+
+function coursesOf(trx: Trx, touched: Touched): Promise<string[]> {
+  if (touched === 'all') return living(trx).pluck('id');
+  if ('placeId' in touched) return living(trx).where('place_id', touched.placeId).pluck('id');
+  return Promise.resolve([...new Set(touched)]);
+}
+
+/**
+ * Plans courses again because of a write, in its transaction. Where they are many they are noted as due with the
+ * write itself, and worked off after it: a crash between loses nothing.
+ */
+export const planAgain: Planner = async (trx, touched, cause) => {
+  const ids = await coursesOf(trx, touched);
+  if (touched === 'all') await setPlannedOn(trx, todayAt(await readNursery(trx)));
+  if (ids.length > INSIDE) {
+    await noteDue(trx, ids, cause);
+    return new Map();
+  }
+  if (ids.length === 0) return new Map();
+  await lockCohorts(trx, ids);
+  return replan(trx, ids, cause);
+};
+
+/** Notes every course as due when the day has changed since the last time. */
+export async function noteNewDay(db: Db): Promise<void> {
+  await db.transaction(async (trx) => {
+    const nursery = await readNursery(trx);
+    const today = todayAt(nursery);
+    if (nursery.plannedOn === today) return;
+    await noteDue(trx, await living(trx).pluck('id'), 'a new day');
+    await setPlannedOn(trx, today);
+  });
+}
+
+/** What courses are planned from, kept from one part to the next while nothing new has become due. */
+interface Kept {
+  since: string;
+  planning: Planning;
+}
+
+/** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
+async function workOffSome(db: Db, kept: Kept | null): Promise<Kept | null> {
+  return db.transaction(async (trx) => {
+    const nursery = await trx('nursery').first('planning_paused');
+    if (!nursery || nursery.planning_paused) return null;
+    // those that somebody is writing to are left for the next turn
+    const { rows } = await trx.raw<{ rows: { id: string; cause: string; since: string }[] }>(
+      `SELECT c.id, d.cause, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
+       ORDER BY c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
+      [CHUNK],
+    );
+    if (rows.length === 0) return null;
+    const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));
+    const planning = kept && since <= kept.since ? kept.planning : await readPlanning(trx);
+    for (const cause of new Set(rows.map((r) => r.cause))) {
+      const ids = rows.filter((r) => r.cause === cause).map((r) => r.id);
+      await replan(trx, ids, cause, planning);
+    }
+    // what became due again meanwhile stays due
+    await trx.raw(
+      `DELETE FROM plan_due d USING unnest(?::uuid[], ?::timestamptz[]) AS x(id, since)
+       WHERE d.cohort_id = x.id AND d.since = x.since`,
+      [rows.map((r) => r.id), rows.map((r) => r.since)],
+    );
+    return { since, planning };
+  });
+}
+
+/** Works off what is due, a few courses at a time, until nothing is left, it is paused, or `ended` says so. */
+export async function workOff(db: Db, ended: () => boolean = () => false): Promise<void> {
+  let kept: Kept | null = null;
+  while (!ended()) {
+    kept = await workOffSome(db, kept);
+    if (!kept) return;
+    // others are served between the parts
+    await new Promise((go) => setImmediate(go));
+  }
+}

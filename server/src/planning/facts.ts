@@ -1,0 +1,310 @@
+import type { KeptDetails } from '@gonimos/contract/details';
+import type { RecordKind } from '@gonimos/contract/records';
+import type { CourseFacts, StepFact } from '@gonimos/core/course';
+import { hasOperation, operation } from '@gonimos/core/operations';
+import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
+import type { Choices } from '@gonimos/core/schools';
+import { LIGHTENED } from '@gonimos/core/visits';
+import { addDays, toDay } from '@gonimos/core/calendar';
+import { groupBy } from '@gonimos/core/group';
+import { standing } from '@gonimos/core/ledger';
+import { chilledBy, emergenceCurve } from '@gonimos/core/seed';
+import type { Sql } from '../db/index.ts';
+import { notFound } from '../http/problem.ts';
+import { readEntriesOf } from '../ledger/store.ts';
+
+export interface CohortFacts extends CourseFacts {
+  id: string;
+  code: string;
+  placeId: string;
+  container: string;
+  /** when it came to its place */
+  placeSince: string;
+}
+
+/** How steps done up to a record stand under the programme that came after it; '' for no like. */
+export interface StepMap {
+  upTo: number;
+  keys: Record<string, string>;
+}
+
+interface CohortRow {
+  id: string;
+  code: string;
+  taxon_id: string;
+  programme: Programme;
+  programme_id: string;
+  programme_version: number;
+  taxon_maybe: string[] | null;
+  cover: number | null;
+  cold_on: string | null;
+  step_maps: StepMap[];
+  started_from: string;
+  stands_at: string | null;
+  first_container: string | null;
+  container: string;
+  split_from: string | null;
+  split_seq: number | null;
+  live: number;
+  pending: number;
+  place_id: string;
+  place_since: string | null;
+  light: 'full' | 'half' | 'shade';
+  schools: Choices;
+}
+
+export interface RecordFact {
+  id: string;
+  seq: number;
+  cohort_id: string;
+  kind: RecordKind;
+  step_key: string | null;
+  on_date: string;
+  until: string | null;
+  reason: string | null;
+  finished: boolean;
+  note: string;
+  details: KeptDetails;
+}
+
+const RECORD = [
+  'id',
+  'seq',
+  'cohort_id',
+  'kind',
+  'step_key',
+  'on_date',
+  'until',
+  'reason',
+  'finished',
+  'note',
+  'details',
+];
+
+/** Records that stand, oldest first, of these cohorts. */
+async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, RecordFact[]>> {
+  const rows: RecordFact[] = await sql('standing_record')
+    .whereIn('cohort_id', ids)
+    .orderBy('seq')
+    .select(RECORD);
+  return groupBy(rows, (r) => r.cohort_id);
+}
+
+interface Origin {
+  split_from: string | null;
+  split_seq: number | null;
+}
+
+/** Follows splits back, so that a part keeps the history of the whole up to the parting; a generation at a time. */
+async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, RecordFact[]>> {
+  const all = await standingRecords(
+    sql,
+    cohorts.map((c) => c.id),
+  );
+  let open = cohorts.map((c) => ({ id: c.id, from: c.split_from, until: c.split_seq }));
+  while ((open = open.filter((o) => o.from !== null)).length > 0) {
+    const ids = [...new Set(open.map((o) => o.from!))];
+    const before = await standingRecords(sql, ids);
+    const origins = new Map<string, Origin>(
+      (await sql('cohort').whereIn('id', ids).select('id', 'split_from', 'split_seq')).map(
+        (c: Origin & { id: string }) => [c.id, c],
+      ),
+    );
+    for (const o of open) {
+      const inherited = (before.get(o.from!) ?? []).filter((r) => r.seq <= o.until!);
+      all.set(o.id, [...inherited, ...(all.get(o.id) ?? [])]);
+      const next = origins.get(o.from!)!;
+      [o.from, o.until] = [next.split_from, next.split_seq];
+    }
+  }
+  return all;
+}
+
+/** The key a record's step has under the programme followed now; null when it has no like there. */
+export function keyNow(maps: StepMap[], seq: number, key: string): string | null {
+  let now: string | null = key;
+  for (const { upTo, keys } of maps) {
+    if (seq > upTo || now === null) continue;
+    // aftercare is named after the step it follows
+    const dot: number = now.indexOf('.');
+    const head: string = dot < 0 ? now : now.slice(0, dot);
+    const like: string = head in keys ? keys[head] : head;
+    now = like === '' ? null : like + (dot < 0 ? '' : now.slice(dot));
+  }
+  return now;
+}
+
+function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact> {
+  const steps: Record<string, StepFact> = {};
+  if (c.stands_at !== null)
+    for (const s of c.programme.steps) {
+      if (s.key === c.stands_at) break;
+      steps[s.key] = { status: 'dropped' };
+    }
+  for (const r of records) {
+    const key = r.step_key === null ? null : keyNow(c.step_maps, r.seq, r.step_key);
+    if (key === null) continue;
+    const now = steps[key]?.status === 'planned' ? steps[key] : { status: 'planned' as const };
+    if (r.kind === 'put off' || (r.kind === 'visit' && r.until !== null))
+      steps[key] = { ...now, moved: undefined, putOff: { until: r.until!, reason: r.reason ?? r.note } };
+    else if (r.kind === 'moved')
+      steps[key] = {
+        ...now,
+        putOff: undefined,
+        moved: { to: r.until!, overrides: r.details.move?.overrides ?? null, reason: r.reason ?? '' },
+      };
+    else if (r.details.visit?.decision === 'lighten')
+      steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.on_date } };
+    else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
+      steps[key] = { ...now, again: { on: r.on_date, found: r.details.looks.again } };
+    else if (r.kind === 'work' && r.finished)
+      steps[key] = {
+        status: 'done',
+        doneOn: r.on_date,
+        container: r.details.potting?.container ?? null,
+        ...(steps[key]?.lighten ? { lighten: steps[key].lighten } : {}),
+      };
+  }
+  return steps;
+}
+
+/** Held apart since the last visit that said so, unless released after it. */
+export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quarantine'] {
+  let held: CourseFacts['quarantine'] = null;
+  for (const r of records) {
+    if (r.details.visit?.decision === 'quarantine')
+      held = { since: r.on_date, found: r.reason || r.note || 'as decided' };
+    if (r.kind === 'released') held = null;
+  }
+  return held;
+}
+
+/** Days of cold a sowing had, where its lot tells of any. */
+const chilledOf = (coldOn: string | null | undefined, sownOn: string): number | null =>
+  coldOn ? chilledBy(toDay(coldOn), toDay(sownOn)) : null;
+
+/** The operation of a step: the programme's own, or aftercare named after the step it follows. */
+function operationOf(p: Programme, key: string): string | null {
+  const care = key.split('.').at(-1)!;
+  return p.steps.find((s) => s.key === key)?.operation ?? (hasOperation(care) ? care : null);
+}
+
+/** When the roots were last seen to hold. */
+function firmOn(c: CohortRow, own: readonly RecordFact[]): string | null {
+  const firm = own.findLast((r) => {
+    if (r.kind !== 'work' || !r.finished || r.step_key === null) return false;
+    const id = operationOf(c.programme, r.step_key);
+    return id !== null && operation(id).firms === true;
+  });
+  return firm?.on_date ?? null;
+}
+
+function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
+  const tally = own.findLast((r) => r.details.looks?.buds);
+  const low = own.findLast((r) => (r.details.looks?.lowGrowth ?? null) !== null);
+  return {
+    ...{ id: c.id, code: c.code, placeId: c.place_id, container: c.container, taxonId: c.taxon_id },
+    ...{ programme: c.programme, startedOn: c.started_from, live: c.live || c.pending },
+    firstContainer: c.first_container,
+    placeSince: c.place_since ?? c.started_from,
+    schools: { nursery: {}, cohort: c.schools },
+    sizes: own.flatMap(({ on_date: on, details: { sizes } }) =>
+      sizes ? [{ on, caliper: sizes.caliper, height: sizes.height }] : [],
+    ),
+    vigour: own.flatMap(({ on_date: on, details: { looks } }) =>
+      looks?.vigour ? [{ on, value: looks.vigour }] : [],
+    ),
+    moves: own.flatMap(({ kind, on_date: on, details: { potting } }) =>
+      potting && kind !== 'work' ? [{ on, container: potting.container }] : [],
+    ),
+    quarantine: quarantineOf(own),
+    light: { is: c.light, since: c.place_since ?? c.started_from },
+    buds: tally ? { on: tally.on_date, ...tally.details.looks!.buds! } : null,
+    lowGrowth: low ? { on: low.on_date, seen: low.details.looks!.lowGrowth! } : null,
+    chilled: chilledOf(c.cold_on, c.started_from),
+    cover: c.cover === null ? null : { clearance: c.cover },
+    maybe: c.taxon_maybe ?? [],
+    // the library’s own programmes are version 1
+    own: c.programme_version > 1 || !hasProgramme(c.programme_id),
+    firmOn: firmOn(c, own),
+    steps: stepFacts(c, own),
+  };
+}
+
+/** When half of each covered sowing were up, by what the ledger has of them. */
+async function halvesUp(sql: Sql, covered: readonly CohortRow[]): Promise<Map<string, string>> {
+  const up = new Map<string, string>();
+  if (covered.length === 0) return up;
+  const entries = groupBy(
+    await readEntriesOf(
+      sql,
+      covered.map((c) => c.id),
+    ),
+    (e) => e.cohortId,
+  );
+  for (const c of covered) {
+    const own = standing(entries.get(c.id) ?? []);
+    const came = own.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count }));
+    const { t50 } = emergenceCurve(c.started_from, c.live + c.pending, came);
+    if (t50 !== null) up.set(c.id, addDays(c.started_from, Math.round(t50)));
+  }
+  return up;
+}
+
+/** What the compiler needs to know of cohorts: all living ones, or those named. */
+export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
+  const query = sql('cohort as c')
+    .join('place as p', 'p.id', 'c.place_id')
+    .select(
+      ...['id', 'code', 'taxon_id', 'programme', 'step_maps', 'started_from', 'stands_at'].map(
+        (x) => `c.${x}`,
+      ),
+      ...['first_container', 'container', 'split_from', 'split_seq', 'live', 'pending'].map((x) => `c.${x}`),
+      ...['c.place_id', 'c.place_since', 'c.schools', 'p.light', 'c.programme_id', 'c.programme_version'],
+      'c.taxon_maybe',
+      sql.raw(
+        `(SELECT x.clearance FROM protection x WHERE x.cohort_id = c.id AND x.ended IS NULL
+          ORDER BY x.from_date DESC, x.id LIMIT 1) AS cover`,
+      ),
+      sql.raw(
+        `(SELECT min(e.on_date) FROM seed_event e WHERE e.lot_id = c.lot_id AND e.kind = 'to cold') AS cold_on`,
+      ),
+    );
+  if (ids) query.whereIn('c.id', ids);
+  else query.where('c.growing', true);
+  const cohorts = (await query) as CohortRow[];
+  if (ids && cohorts.length < ids.length) throw notFound('cohort');
+  const records = await withHistory(sql, cohorts);
+  const halves = await halvesUp(
+    sql,
+    cohorts.filter((c) => c.cover !== null && c.programme.method === 'seed'),
+  );
+  return cohorts.map((c) => ({
+    ...factsOf(c, records.get(c.id) ?? []),
+    halfUp: halves.get(c.id) ?? null,
+  }));
+}
+
+/** Facts of a cohort that does not exist yet, standing at a step of its programme. */
+export function factsToBe(
+  p: Programme,
+  c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live' | 'maybe' | 'own'> & {
+    container: string | null;
+    coldOn?: string | null;
+    standsAt: string | null;
+    schools: Choices;
+  },
+  nursery: Choices,
+): CourseFacts {
+  const at = c.standsAt === null ? 0 : p.steps.findIndex((s) => s.key === c.standsAt);
+  const steps: CourseFacts['steps'] =
+    at > 0
+      ? Object.fromEntries(p.steps.slice(0, at).map((s) => [s.key, { status: 'dropped' as const }]))
+      : { [firstStep(p).key]: { status: 'done' as const, doneOn: c.startedOn } };
+  return {
+    ...{ taxonId: c.taxonId, programme: p, startedOn: c.startedOn, live: c.live, steps },
+    ...{ firstContainer: c.container, sizes: [], vigour: [], maybe: c.maybe, own: c.own },
+    chilled: chilledOf(c.coldOn, c.startedOn),
+    schools: { nursery, cohort: c.schools },
+  };
+}

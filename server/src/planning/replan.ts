@@ -1,0 +1,106 @@
+import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import { lockFree } from '../write/lock.ts';
+import { codeOf, isAway, type Sql, type Trx } from '../db/index.ts';
+import { noteDue } from './due-store.ts';
+import { readFacts, type CohortFacts } from './facts.ts';
+import { completeFacts, readPlanning, type Planning } from './planning.ts';
+import { wantersOf } from '../stock/store.ts';
+import { readPlans, writeChanges, writePlans, type Plan } from '../course/store.ts';
+
+/** Everything known of these cohorts, ready to be compiled. */
+export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
+  return completeFacts(sql, await readFacts(sql, ids), planning);
+}
+
+export const compileFor = (f: CohortFacts, p: Planning): Course =>
+  compileCourse(f, p.books.get(f.placeId)!, p.today);
+
+/** Compiles one course; what keeps it from being planned is its own fault, and nobody else's. */
+function compiled(f: CohortFacts, planning: Planning): { course: Course } | { fault: string } {
+  try {
+    return { course: compileFor(f, planning) };
+  } catch (error) {
+    return { fault: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+/** The facts of these courses; one whose facts cannot be read is at fault itself, and leaves the others. */
+async function soundFacts(
+  trx: Trx,
+  ids: string[],
+  planning: Planning,
+  faults: Map<string, string>,
+): Promise<CohortFacts[]> {
+  try {
+    return await readyFacts(trx, ids, planning);
+  } catch (error) {
+    // what the database refuses ends the transaction, and is nobody's own
+    if (codeOf(error) !== null || isAway(error)) throw error;
+    if (ids.length === 1) {
+      faults.set(ids[0], error instanceof Error ? error.message : String(error));
+      return [];
+    }
+    const each: CohortFacts[] = [];
+    for (const id of ids) each.push(...(await soundFacts(trx, [id], planning, faults)));
+    return each;
+  }
+}
+
+/** Keeps or clears why courses cannot be planned; the plan they had before stays. */
+async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>): Promise<void> {
+  for (const [id, fault] of faults) await trx('cohort').where({ id }).update({ plan_fault: fault });
+  const sound = ids.filter((id) => !faults.has(id));
+  await trx('cohort').whereIn('id', sound).whereNotNull('plan_fault').update({ plan_fault: null });
+}
+
+/**
+ * Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. The caller has taken
+ * the cohorts for its transaction.
+ */
+export async function replan(
+  trx: Trx,
+  ids: string[],
+  cause: string,
+  shared?: Planning,
+): Promise<Map<string, Moved[]>> {
+  const planning = shared ?? (await readPlanning(trx));
+  const before = await readPlans(trx, ids);
+  const plans: Plan[] = [];
+  const faults = new Map<string, string>();
+  for (const f of await soundFacts(trx, ids, planning, faults)) {
+    const made = compiled(f, planning);
+    if ('fault' in made) faults.set(f.id, made.fault);
+    else plans.push({ cohortId: f.id, kept: before.get(f.id) ?? [], course: made.course });
+  }
+  const moved = new Map(
+    plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
+  );
+  await writePlans(trx, plans, planning.today);
+  await writeFaults(trx, ids, faults);
+  await writeChanges(trx, planning.today, cause, moved);
+  if (shared === undefined) await replanCrowded(trx, plans, planning);
+  return moved;
+}
+
+/** Containers that these plans now want, or no longer want, may fall short for others or be free again. */
+async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promise<void> {
+  const wants = (steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target'>[]) =>
+    steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
+  const kinds = new Set<string>();
+  for (const { kept, course } of plans) {
+    const [was, now] = [new Set(wants(kept)), new Set(wants(course.steps))];
+    for (const w of [...was, ...now]) if (!was.has(w) || !now.has(w)) kinds.add(w.split(' ')[0]);
+  }
+  const own = new Set(plans.map((p) => p.cohortId));
+  const others = (await wantersOf(trx, [...kinds], planning.today)).filter((id) => !own.has(id));
+  if (others.length === 0) return;
+  const cause = 'containers are spoken for';
+  // those that somebody else is writing to are planned when they are free again
+  const free = await lockFree(trx, others);
+  if (free.length > 0) await replan(trx, free, cause, await readPlanning(trx));
+  await noteDue(
+    trx,
+    others.filter((id) => !free.includes(id)),
+    cause,
+  );
+}

@@ -1,0 +1,10 @@
+/** A number as it was typed, with a point or a comma; undefined when nothing was, NaN when it is none. */
+export const typed = (text: string | undefined): number | undefined =>
+  !text || text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
+
+/** As `typed`, with null for nothing. */
+export const typedOrNull = (text: string | undefined): number | null => typed(text) ?? null;
+
+/** Numbers typed one after another, parted by spaces, lines or semicolons. */
+export const typedList = (text: string | undefined): number[] =>
+  (text ?? '').split(/[\s;]+/).flatMap((t) => typed(t) ?? []);

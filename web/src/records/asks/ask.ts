@@ -1,0 +1,61 @@
+import type { ComponentType } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
+import type { ToldDetails } from '@gonimos/contract/details';
+import type { Operation } from '@gonimos/core/operations';
+import type { LossInput } from '../losses';
+
+/** The step a record is about, as the round or the course shows it; null fields for a look between steps. */
+export interface Recordable {
+  cohortId: string;
+  code: string;
+  taxonId: string;
+  stepKey: string | null;
+  operation: string | null;
+  title: string;
+  live: number;
+  pending: number;
+  container: string | null;
+  minutes: number;
+  rootCut: { wanted: number; limit: number; take: number } | null;
+  topCut: { wanted: number; take: number } | null;
+  nextTime: string;
+  /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
+  odds: number | null;
+}
+
+/** Everything typed into the sheet; what the subjects ask stands under `details`, by subject, as text. */
+export interface Inputs {
+  on: string;
+  done: string;
+  finished: boolean;
+  /** each line keeps its id, so that sending again after silence is the same request */
+  losses: LossInput[];
+  minutes: string;
+  note: string;
+  nextTime: string;
+  meant: boolean;
+  details: Record<string, Record<string, string>>;
+}
+
+export type Typed = Record<string, string>;
+
+/** A subject's part of the sheet. A new subject writes one of these and adds it to the list. */
+export interface Ask {
+  /** its name in the record's details, and in the form */
+  subject: keyof ToldDetails;
+  /** what is counted comes before the losses, all else after */
+  counts?: boolean;
+  asked: (op: Operation | null, step: Recordable) => boolean;
+  first: (step: Recordable) => Typed;
+  Fields: ComponentType<{
+    step: Recordable;
+    op: Operation | null;
+    form: UseFormReturn<Inputs>;
+    /** what is wrong with one of its inputs */
+    fault: (name: string) => string | undefined;
+  }>;
+  /** what is told; null when nothing was typed */
+  told: (v: Typed) => ToldDetails[keyof ToldDetails] | null;
+}
+
+export const NUMBER = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };

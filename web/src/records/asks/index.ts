@@ -1,0 +1,27 @@
+import type { NewRecord } from '@gonimos/contract/records';
+import type { Operation } from '@gonimos/core/operations';
+import { emergence } from './emergence';
+import type { Ask, Inputs, Recordable } from './ask';
+import { looks } from './looks';
+import { potting } from './potting';
+import { sizes } from './sizes';
+import { standing } from './standing';
+import { survival } from './survival';
+
+export type { Ask, Inputs, Recordable };
+
+/** What the sheet can ask, in order. A new subject adds its line. */
+const ASKS: readonly Ask[] = [emergence, survival, potting, sizes, standing, looks];
+
+/** What is asked of a step, or of a look between steps. */
+export const asksOf = (op: Operation | null, step: Recordable): Ask[] =>
+  ASKS.filter((a) => a.asked(op, step));
+
+/** What was typed, as the record tells it. */
+export const toldBy = (asks: readonly Ask[], typed: Inputs['details']): NewRecord['details'] =>
+  Object.fromEntries(
+    asks.flatMap((a) => {
+      const told = a.told(typed[a.subject] ?? {});
+      return told ? [[a.subject, told]] : [];
+    }),
+  );

@@ -1,0 +1,86 @@
+import { useOutletContext } from 'react-router';
+import type { Cohort } from '@gonimos/contract/cohorts';
+import type { RecordRow } from '@gonimos/contract/records';
+import { container } from '@gonimos/core/containers';
+import { useToday } from '../nursery/queries';
+import { useRecords } from '../records/queries';
+import { duration, shortDate } from '../common/dates';
+import { Loading } from '../common/loading';
+import { percent, plural } from '@gonimos/core/words';
+import { DECISIONS, FOUND } from '@gonimos/core/visits';
+import { Pictures } from '../pictures/pictures';
+import { Causes } from '../visits/causes';
+
+const KIND_WORDS = {
+  work: '',
+  look: '',
+  'put off': 'Put off: ',
+  visit: 'Found something: ',
+  moved: 'Set by hand: ',
+  released: '',
+};
+
+/** What a record tells in figures, subject by subject. */
+function factsOf(r: RecordRow, today: string): string[] {
+  const { potting, sizes, looks, survival } = r.details;
+  return [
+    r.done !== null && plural(r.done, 'plant'),
+    potting && `into ${container(potting.container).name}`,
+    sizes && sizes.caliper !== null && `caliper ${sizes.caliper.toFixed(1)} mm`,
+    sizes && sizes.height !== null && `height ${sizes.height.toFixed(0)} mm`,
+    looks && looks.vigour !== null && `vigour ${looks.vigour}`,
+    r.until !== null && `until ${shortDate(r.until, today)}`,
+    survival && survival.alive !== null && `${survival.alive} of ${survival.of} alive`,
+    survival && survival.sure !== null && `grower ${percent(survival.sure)} sure`,
+    survival && survival.odds !== null && `model ${percent(survival.odds)}`,
+    r.minutes !== null && duration(r.minutes),
+  ].filter((fact) => typeof fact === 'string');
+}
+
+/** Everything recorded of the cohort, newest first. */
+export function NotesPart() {
+  const cohort = useOutletContext<Cohort>();
+  const today = useToday();
+  const { data, error } = useRecords(cohort.id);
+  if (!data) return <Loading error={error} />;
+  return (
+    <div className="grid gap-8">
+      <Pictures cohortId={cohort.id} today={today} />
+      <ol className="max-w-3xl divide-y divide-base-300">
+        {data.map((r) => {
+          const facts = factsOf(r, today);
+          const { visit } = r.details;
+          return (
+            <li
+              key={r.id}
+              className={`grid gap-x-5 py-3 sm:grid-cols-[7rem_1fr] ${r.undone ? 'line-through opacity-70' : ''}`}
+            >
+              <span className="soft">{shortDate(r.on, today)}</span>
+              <div>
+                <p>
+                  <strong>
+                    {KIND_WORDS[r.kind]}
+                    {r.title}
+                  </strong>
+                  {r.undone && <span className="sr-only"> (undone)</span>}
+                  {facts.length > 0 && <span className="soft">, {facts.join(', ')}</span>}
+                </p>
+                {visit && visit.found.length > 0 && (
+                  <p>
+                    Found: {visit.found.map((f) => FOUND[f]).join(', ')}.{' '}
+                    <strong>{DECISIONS[visit.decision]}.</strong>
+                    {visit.checkOn && ` Look again ${shortDate(visit.checkOn, today)}.`}
+                  </p>
+                )}
+                {r.note && <p>{r.note}</p>}
+                {visit && visit.causes.length > 0 && <Causes causes={visit.causes} />}
+                {r.nextTime && <p className="text-info">Next time: {r.nextTime}</p>}
+                {r.by && <p className="soft text-sm">{r.by}</p>}
+              </div>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}
