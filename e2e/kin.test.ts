@@ -54,7 +54,8 @@ describe('seed lots and kin in the browser', () => {
 
   it('tallied, put in with others, fused, named anew: every plant is found again, under either name', async () => {
     const { page } = await at.enter('Grower');
-    const [from, into] = [await find(page, 'OP-36'), await find(page, 'OP-36H')];
+    const from = await find(page, 'OP-36');
+    const into = await find(page, 'OP-36H');
     await page.goto(`/cohorts/${from.id}/ledger`);
     await page.getByRole('button', { name: 'Count by state' }).click();
     await sheet(page).getByLabel('Of what').selectOption('rooting');

@@ -89,7 +89,8 @@ describe('propagation in the browser', () => {
   }).timeout(90_000);
 
   it('two people mark one tray at once: nothing is lost, and who came second is told', async () => {
-    const [a, b] = [await at.enter('Grower'), await at.enter('Helper')];
+    const a = await at.enter('Grower');
+    const b = await at.enter('Helper');
     const { id } = await find(a.page, 'HB-37');
     for (const { page } of [a, b]) {
       await page.goto(`/cohorts/${id}/trays`);
@@ -131,7 +132,8 @@ describe('propagation in the browser', () => {
     await sheet(page)
       .getByText(/20 went into OJ-36B, look again from/)
       .waitFor();
-    const [rooted, callus] = [await find(page, 'OJ-36'), await find(page, 'OJ-36B')];
+    const rooted = await find(page, 'OJ-36');
+    const callus = await find(page, 'OJ-36B');
     expect([rooted.live, rooted.container, callus.live]).to.deep.equal([31, 'pot-9', 20]);
     expect(callus.nextTitle).to.match(/Cutting check/);
   }).timeout(60_000);

@@ -28,7 +28,8 @@ const run = (name, args, env = process.env) =>
   spawnSync(tool(name), args, { cwd: ROOT, stdio: 'inherit', env }).status === 0;
 const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
-let [passed, failed] = [0, 0];
+let passed = 0;
+let failed = 0;
 
 /** Runs a tool while others run; what it printed is told when it has ended. */
 const started = (name, args) =>

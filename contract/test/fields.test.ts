@@ -110,8 +110,17 @@ describe('requests', () => {
 
   it('a cohort: what has to be said, and what makes no sense', () => {
     const c = whole(newCohort, {
-      ...{ id: UUID, code: 'FM-37', taxonId: 'acer-campestre', programmeId: 'seed-broadleaf', placeId: UUID },
-      ...{ container: 'seed-flat', started: '2037-03-01', count: 120, goal: '', note: '', schools: {} },
+      id: UUID,
+      code: 'FM-37',
+      taxonId: 'acer-campestre',
+      programmeId: 'seed-broadleaf',
+      placeId: UUID,
+      container: 'seed-flat',
+      started: '2037-03-01',
+      count: 120,
+      goal: '',
+      note: '',
+      schools: {},
     });
     for (const field of ['id', 'code', 'taxonId', 'programmeId', 'placeId', 'count', 'started'])
       c.without(field, /^is missing$/);
@@ -130,7 +139,12 @@ describe('requests', () => {
       ([, v]) => v !== null && v !== '' && !(Array.isArray(v) && v.length === 0),
     );
     expect(Object.fromEntries(said)).to.deep.equal({
-      ...{ id: UUID, cohortId: UUID, stepKey: 'sow', on: '2037-03-09', finished: true, meant: false },
+      id: UUID,
+      cohortId: UUID,
+      stepKey: 'sow',
+      on: '2037-03-09',
+      finished: true,
+      meant: false,
       details: {},
     });
     refuses(newRecord, /is above 1000 mm/, { ...r, details: { sizes: { calipers: [4, 2000] } } });
@@ -151,8 +165,15 @@ describe('requests', () => {
 
   it('a start number is asked for with everything it is counted from', () => {
     const ask = whole(askStart, {
-      ...{ taxonId: 'carpinus-betulus', programmeId: 'seed-broadleaf', placeId: UUID, stage: 'corrected' },
-      ...{ wanted: 40, byYear: 2039, most: 600, confidence: 0.9, cost: { centsEach: 5, wage: 1500 } },
+      taxonId: 'carpinus-betulus',
+      programmeId: 'seed-broadleaf',
+      placeId: UUID,
+      stage: 'corrected',
+      wanted: 40,
+      byYear: 2039,
+      most: 600,
+      confidence: 0.9,
+      cost: { centsEach: 5, wage: 1500 },
     });
     for (const field of ['taxonId', 'stage', 'wanted', 'byYear']) ask.without(field, /^is missing$/);
     ask.with({ confidence: 1 }, /is above 0.99/);

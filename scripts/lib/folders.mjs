@@ -22,7 +22,8 @@ function arrowsOf(root) {
   for (const path of sources(root))
     for (const [, name] of readFileSync(path, 'utf8').matchAll(IMPORT)) {
       const to = resolve(dirname(path), name);
-      const [a, b] = [folderOf(path), folderOf(to)];
+      const a = folderOf(path);
+      const b = folderOf(to);
       if (a === b || relative(root, to).startsWith('..')) continue;
       const line = `${relative(root, path)} → ${relative(root, to)}`;
       const from = arrows.get(a) ?? new Map();

@@ -23,7 +23,12 @@ const ROUNDS = 3;
 const ROOT = new URL('../../', import.meta.url).pathname;
 
 const SITE: Site = {
-  ...{ latitude: 43.2, longitude: 0, elevation: 310, timeZone: 'UTC', spreadWinter: 3, spreadSummer: 2.3 },
+  latitude: 43.2,
+  longitude: 0,
+  elevation: 310,
+  timeZone: 'UTC',
+  spreadWinter: 3,
+  spreadSummer: 2.3,
   tmin: [0.6, 0.7, 2.4, 4.7, 8.1, 11.2, 13.3, 13.1, 10.6, 7.6, 3.7, 1.5],
   tmax: [7.9, 8.9, 12.1, 14.8, 18.6, 22.2, 24.8, 24.6, 21.2, 16.6, 11.5, 8.4],
 };
@@ -35,13 +40,20 @@ function benchCompile(): void {
   const book = seasonBook(climateOf(SITE));
   const taxonOf: Record<string, string> = {
     'seed-pine': 'pinus-sylvestris',
-    ...{ 'cutting-conifer': 'taxus-baccata', 'seedling-cutting-pine': 'pinus-sylvestris' },
-    ...{ 'juniper-whips': 'juniperus-communis', 'shrub-staged': 'lavandula-angustifolia' },
+    'cutting-conifer': 'taxus-baccata',
+    'seedling-cutting-pine': 'pinus-sylvestris',
+    'juniper-whips': 'juniperus-communis',
+    'shrub-staged': 'lavandula-angustifolia',
   };
   const all = PROGRAMMES.map((programme) => ({
-    ...{ taxonId: taxonOf[programme.id] ?? 'tilia-cordata', programme, startedOn: '2027-03-12', live: 100 },
+    taxonId: taxonOf[programme.id] ?? 'tilia-cordata',
+    programme,
+    startedOn: '2027-03-12',
+    live: 100,
     steps: { [firstStep(programme).key]: { status: 'done' as const, doneOn: '2027-03-12' } },
-    ...{ sizes: [], vigour: [], schools: { nursery: { 'ground-lift': 'second-year' }, cohort: {} } },
+    sizes: [],
+    vigour: [],
+    schools: { nursery: { 'ground-lift': 'second-year' }, cohort: {} },
   }));
   // the long courses, of about a dozen years
   const yearsOf = (f: (typeof all)[number]) =>
@@ -187,10 +199,17 @@ async function benchRegister(): Promise<void> {
 /** Answers behind the screens that read across all cohorts; the slowest of three, the first one cold. */
 async function benchScreens(db: Db, visitor: Visitor): Promise<void> {
   const idOf = async (code: string) => (await db('cohort').where({ code }).first('id')).id as string;
-  const [lime, privet, jasmine] = [await idOf('LG-19'), await idOf('OP-36'), await idOf('OJ-37')];
+  const lime = await idOf('LG-19');
+  const privet = await idOf('OP-36');
+  const jasmine = await idOf('OJ-37');
   for (const url of [
-    ...['/round', '/goals', '/seed-lots', `/parents/${lime}/layers`, `/cohorts/${privet}/lineage`],
-    ...[`/cohorts/${jasmine}/trays`, `/cohorts/${jasmine}/sowing`],
+    '/round',
+    '/goals',
+    '/seed-lots',
+    `/parents/${lime}/layers`,
+    `/cohorts/${privet}/lineage`,
+    `/cohorts/${jasmine}/trays`,
+    `/cohorts/${jasmine}/sowing`,
     '/comparison?taxonId=acer-campestre&by=year',
   ]) {
     let worst = 0;

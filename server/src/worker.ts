@@ -2,19 +2,29 @@ import type { FastifyBaseLogger } from 'fastify';
 import type { Db } from './db/index.ts';
 import { findNursery } from './nursery/store.ts';
 import { sweep } from './people/session-store.ts';
+import { openCrew, type Crew } from './planning/crew.ts';
 import { noteNewDay, workOff } from './planning/due.ts';
 
 const LOOK_MS = 1_000;
 const NEW_DAY_MS = 10 * 60_000;
+/** From so many courses on, threads of their own plan them. */
+const MANY = 150;
 
 /**
  * Plans what is due for as long as the server runs, and everything on a new day. Nothing waits for it, and what
  * goes wrong here is told in the log and tried again. Gives what ends it.
  */
-export function keepPlanned(db: Db, log: FastifyBaseLogger): () => Promise<void> {
+export function keepPlanned(db: Db, url: string, log: FastifyBaseLogger): () => Promise<void> {
   let ended = false;
   let looked = 0;
+  let crew: Crew | null = null;
   let turn: Promise<void> = Promise.resolve();
+  const plan = async () => {
+    const due = await db('plan_due').count('* as n').first();
+    if (Number(due?.n ?? 0) < MANY) return workOff(db, () => ended);
+    crew ??= openCrew(url);
+    return crew.workOff(() => ended);
+  };
   const look = async () => {
     if (!(await findNursery(db))) return;
     if (Date.now() - looked > NEW_DAY_MS) {
@@ -22,7 +32,7 @@ export function keepPlanned(db: Db, log: FastifyBaseLogger): () => Promise<void>
       await sweep(db);
       looked = Date.now();
     }
-    await workOff(db, () => ended);
+    await plan();
   };
   const next = () => {
     turn = look()
@@ -36,5 +46,6 @@ export function keepPlanned(db: Db, log: FastifyBaseLogger): () => Promise<void>
     ended = true;
     clearTimeout(timer);
     await turn;
+    await crew?.close();
   };
 }

@@ -49,11 +49,11 @@ describe('plans for any climate and kind', () => {
   it('live growth seen low on a beech lets it be chopped there; none refuses the chop; taken back, it is staged again', async () => {
     const c = await w.enter(
       {
-        ...{ taxonId: 'fagus-sylvatica', programmeId: 'lifted-plant', container: 'basket-32' },
-        ...{
-          started: '2036-03-20',
-          origin: { source: 'our own hedge', permission: 'own ground', quarantine: false },
-        },
+        taxonId: 'fagus-sylvatica',
+        programmeId: 'lifted-plant',
+        container: 'basket-32',
+        started: '2036-03-20',
+        origin: { source: 'our own hedge', permission: 'own ground', quarantine: false },
       },
       3,
     );
@@ -104,16 +104,16 @@ describe('plans for any climate and kind', () => {
     const ask = (more: object) =>
       must<CoursePreview>(
         owner.post('/calc/course', {
-          ...{ taxonId: 'acer-campestre', programmeId: 'seed-broadleaf', placeId: w.placeId('South bench') },
-          ...{
-            started: ON,
-            count: 50,
-            container: 'seed-flat',
-            standsAt: null,
-            schools: {},
-            maybe: [],
-            lotId: null,
-          },
+          taxonId: 'acer-campestre',
+          programmeId: 'seed-broadleaf',
+          placeId: w.placeId('South bench'),
+          started: ON,
+          count: 50,
+          container: 'seed-flat',
+          standsAt: null,
+          schools: {},
+          maybe: [],
+          lotId: null,
           ...more,
         }),
       );

@@ -53,7 +53,8 @@ describe('many at once, and a database that is held or away', () => {
   }).timeout(120_000);
 
   it('plants put in from one cohort to the other and back at once never stand in each other’s way', async () => {
-    const [x, y] = [await w.ready(), await w.ready()];
+    const x = await w.ready();
+    const y = await w.ready();
     const moves = Array.from({ length: 20 }, (_, i) => {
       const [from, into] = i % 2 ? [x, y] : [y, x];
       return w.v.post(`/cohorts/${from.id}/merge`, { id: id(), intoId: into.id, count: 1, note: '' });

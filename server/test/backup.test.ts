@@ -23,8 +23,10 @@ describe('copies of the database', () => {
   };
 
   it('are tried when made, come back into an empty database whole, and over another only when told', async () => {
-    const [from, to] = [await demoDatabase(), await freshDatabase()];
-    const [a, b] = [openDatabase(from.url, 2), openDatabase(to.url, 2)];
+    const from = await demoDatabase();
+    const to = await freshDatabase();
+    const a = openDatabase(from.url, 2);
+    const b = openDatabase(to.url, 2);
     try {
       const made = command('backup', from.url, `${folder}/`);
       expect(made.ended, made.said).to.equal(0);

@@ -56,7 +56,9 @@ function more(real: string, placeId: string): (readonly [string, string, unknown
       'POST',
       '/programmes',
       {
-        ...{ id: id(), programmeId: 'ours', basedOn: 0 },
+        id: id(),
+        programmeId: 'ours',
+        basedOn: 0,
         programme: {
           name: 'x',
           method: 'seed',

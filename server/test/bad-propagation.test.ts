@@ -26,13 +26,15 @@ describe('bad input to propagation', () => {
     const made = trays[0].marks[0].id;
     const good = await seedCohort(v);
     const want = {
-      ...{
-        taxonId: 'acer-campestre',
-        programmeId: 'seed-broadleaf',
-        placeId: places[0].id,
-        stage: 'corrected',
-      },
-      ...{ wanted: 40, byYear: 2039, confidence: 0.9, most: 600, cost: { centsEach: 5, wage: 1500 } },
+      taxonId: 'acer-campestre',
+      programmeId: 'seed-broadleaf',
+      placeId: places[0].id,
+      stage: 'corrected',
+      wanted: 40,
+      byYear: 2039,
+      confidence: 0.9,
+      most: 600,
+      cost: { centsEach: 5, wage: 1500 },
     };
     const goal = (more: object) => ['POST', '/goals', { ...want, id: id(), ...more }] as const;
     const start = (more: object) => ['POST', '/calc/start-numbers', { ...want, ...more }] as const;
@@ -42,15 +44,14 @@ describe('bad input to propagation', () => {
         'POST',
         '/seed-lots',
         {
-          ...{
-            id: id(),
-            name: 'Bag',
-            taxonId: 'acer-campestre',
-            source: 'here',
-            harvested: '2036-10',
-            seeds: 10,
-          },
-          ...{ storage: 'warm', ...more },
+          id: id(),
+          name: 'Bag',
+          taxonId: 'acer-campestre',
+          source: 'here',
+          harvested: '2036-10',
+          seeds: 10,
+          storage: 'warm',
+          ...more,
         },
       ] as const;
     const marks = (cell: number, was: string, now: string, more = {}) =>
@@ -70,21 +71,23 @@ describe('bad input to propagation', () => {
         'POST',
         '/checks',
         {
-          ...{ id: id(), cohortId: ids['OJ-36'], stepKey: 'check', on: '2037-03-09' },
-          ...{ batches: [{ rooted: 1, callus: 1, dead: 1 }], ...more },
+          id: id(),
+          cohortId: ids['OJ-36'],
+          stepKey: 'check',
+          on: '2037-03-09',
+          batches: [{ rooted: 1, callus: 1, dead: 1 }],
+          ...more,
         },
       ] as const;
     const ring = {
-      ...{
-        id: id(),
-        code: 'LX-1',
-        stem: 'leader',
-        height: 900,
-        diameter: 20,
-        how: 'ring',
-        branches: 2,
-        keeps: 2,
-      },
+      id: id(),
+      code: 'LX-1',
+      stem: 'leader',
+      height: 900,
+      diameter: 20,
+      how: 'ring',
+      branches: 2,
+      keeps: 2,
     };
     const layers = (more: object) =>
       [

@@ -26,13 +26,11 @@ describe('courses: record, replan, undo', () => {
   const course = (c: string) => grower.get<CohortCourse>(`/cohorts/${c}/course`);
   const step = async (c: string, key: string) => (await course(c)).steps.find((s) => s.key === key)!;
   const emergence = (cohortId: string, more = {}) => ({
-    ...{
-      id: id(),
-      cohortId,
-      stepKey: 'emergence',
-      on: '2037-03-09',
-      details: { emergence: { emerged: 84 } },
-    },
+    id: id(),
+    cohortId,
+    stepKey: 'emergence',
+    on: '2037-03-09',
+    details: { emergence: { emerged: 84 } },
     losses: [{ id: id(), kind: 'lost_before_emergence', count: 9, cause: 'eaten' }],
     ...more,
   });

@@ -47,7 +47,10 @@ describe('the server killed in the middle of writing', () => {
     await Promise.all(
       Array.from({ length: WRITES }, async (_, i) => {
         const record = {
-          ...{ id: id(), cohortId: cohorts[i % cohorts.length].id, stepKey: null, on: '2037-03-09' },
+          id: id(),
+          cohortId: cohorts[i % cohorts.length].id,
+          stepKey: null,
+          on: '2037-03-09',
           losses: [
             { id: id(), kind: 'lost', count: 1, cause: 'frost' },
             { id: id(), kind: 'culled', count: 1, cause: 'weak' },

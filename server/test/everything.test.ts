@@ -21,8 +21,15 @@ describe('everything out, and back', () => {
         .jpeg()
         .toBuffer();
       await insertPicture(b.db, {
-        ...{ id: id(), cohortId, recordId: null, on: '2037-03-01', width: 8, height: 8 },
-        ...{ bytes: pixel, thumb: pixel, personId: (await b.db('person').first('id')).id },
+        id: id(),
+        cohortId,
+        recordId: null,
+        on: '2037-03-01',
+        width: 8,
+        height: 8,
+        bytes: pixel,
+        thumb: pixel,
+        personId: (await b.db('person').first('id')).id,
       });
       const answer = await owner.send('GET', '/api/everything.zip');
       expect([answer.statusCode, answer.headers['content-type']]).to.deep.equal([200, 'application/zip']);
@@ -38,7 +45,8 @@ describe('everything out, and back', () => {
       expect(Object.keys(counts).length).to.be.above(25);
       for (const c of await b.db('cohort').select('id', 'live', 'pending')) {
         expect(await back('cohort').where({ id: c.id }).first('live', 'pending')).to.deep.equal({
-          ...{ live: c.live, pending: c.pending },
+          live: c.live,
+          pending: c.pending,
         });
         expect(fold(await readEntries(back, c.id)).live).to.equal(c.live);
       }

@@ -8,22 +8,53 @@ import type { Visitor } from './harness.ts';
 
 /** What no honest client sends, and careless or hostile ones do. */
 const NASTY: readonly unknown[] = [
-  ...[null, true, false, 0, -1, 1, 0.5, -0, 1e308, -1e308, 2 ** 31, 2 ** 53, 99_999, 0.1, 1000],
-  ...[
-    '',
-    ' ',
-    'toString',
-    'constructor',
-    '__proto__',
-    'hasOwnProperty',
-    'x'.repeat(5000),
-    '12',
-    '1e3',
-    'NaN',
-  ],
-  ...['\u0000', '\ud800', '\u200b\u202e', '𠀀𠀀', "'; DROP TABLE cohort; --", '../../etc/passwd', '%00'],
-  ...['0000-00-00', '9999-12-31', '1900-01-01', '2037-02-30', '2037-03-09', '2036-13-01', '-2037-01-01'],
-  ...[[], {}, [null], [[]], { toString: 1 }, { length: 3 }, [1, 2, 3], { id: {} }],
+  null,
+  true,
+  false,
+  0,
+  -1,
+  1,
+  0.5,
+  -0,
+  1e308,
+  -1e308,
+  2 ** 31,
+  2 ** 53,
+  99_999,
+  0.1,
+  1000,
+  '',
+  ' ',
+  'toString',
+  'constructor',
+  '__proto__',
+  'hasOwnProperty',
+  'x'.repeat(5000),
+  '12',
+  '1e3',
+  'NaN',
+  '\u0000',
+  '\ud800',
+  '\u200b\u202e',
+  '𠀀𠀀',
+  "'; DROP TABLE cohort; --",
+  '../../etc/passwd',
+  '%00',
+  '0000-00-00',
+  '9999-12-31',
+  '1900-01-01',
+  '2037-02-30',
+  '2037-03-09',
+  '2036-13-01',
+  '-2037-01-01',
+  [],
+  {},
+  [null],
+  [[]],
+  { toString: 1 },
+  { length: 3 },
+  [1, 2, 3],
+  { id: {} },
 ];
 
 /** Anything as a text, also what cannot be made one. */
@@ -40,13 +71,25 @@ interface World {
 /** Everything a made-up request may name. */
 export async function idsOf(db: Db): Promise<World['ids']> {
   const pluck = (table: string) => db(table).limit(40).pluck('id') as Promise<string[]>;
-  const [cohort, place, person] = [await pluck('cohort'), await pluck('place'), await pluck('person')];
-  const [record, entry, lot] = [await pluck('record'), await pluck('ledger_entry'), await pluck('seed_lot')];
-  const [tray, goal] = [await pluck('tray'), await pluck('start_goal')];
+  const cohort = await pluck('cohort');
+  const place = await pluck('place');
+  const person = await pluck('person');
+  const record = await pluck('record');
+  const entry = await pluck('ledger_entry');
+  const lot = await pluck('seed_lot');
+  const tray = await pluck('tray');
+  const goal = await pluck('start_goal');
   const keys: string[] = await db('course_step').where('ready', true).limit(60).pluck('key');
   return {
-    ...{ cohortId: cohort, parentId: cohort, hostId: cohort, intoId: cohort, placeId: place, lotId: lot },
-    ...{ goalId: goal, stepKey: keys, key: keys },
+    cohortId: cohort,
+    parentId: cohort,
+    hostId: cohort,
+    intoId: cohort,
+    placeId: place,
+    lotId: lot,
+    goalId: goal,
+    stepKey: keys,
+    key: keys,
     any: [...cohort, ...place, ...person, ...record, ...entry, ...lot, ...tray, ...goal],
   };
 }
@@ -89,7 +132,8 @@ export class Fuzzer {
     if (d.type === 'number') {
       const bound = (test: string, otherwise: number) =>
         Number((d as SchemaDescription).tests?.find((t) => t.name === test)?.params?.[test] ?? otherwise);
-      const [least, most] = [bound('min', 0), bound('max', 100)];
+      const least = bound('min', 0);
+      const most = bound('max', 100);
       const n = least + this.rng.next() * Math.min(most - least, 60);
       return this.chance(0.8) ? Math.round(n) : n;
     }

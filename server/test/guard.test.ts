@@ -84,8 +84,15 @@ describe('a nursery of one’s own', () => {
   after(() => b.close());
 
   const owner = {
-    ...{ name: 'Ada', password: 'a long enough one', nursery: 'Lower Field', latitude: -41, longitude: 173 },
-    ...{ elevation: 20, timeZone: 'Pacific/Auckland', spreadWinter: 2.5, spreadSummer: 2.5 },
+    name: 'Ada',
+    password: 'a long enough one',
+    nursery: 'Lower Field',
+    latitude: -41,
+    longitude: 173,
+    elevation: 20,
+    timeZone: 'Pacific/Auckland',
+    spreadWinter: 2.5,
+    spreadSummer: 2.5,
     tmin: [13, 13, 11, 8, 5, 3, 2, 3, 5, 7, 9, 11],
     tmax: [22, 23, 21, 18, 16, 13, 13, 14, 15, 17, 19, 21],
   };

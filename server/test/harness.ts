@@ -13,8 +13,22 @@ export const id = randomUUID;
 
 /** Everything propagation writes to. */
 export const PROPAGATION_TABLES = [
-  ...['cohort', 'ledger_entry', 'record', 'plant', 'start_goal', 'seed_lot', 'seed_event', 'tray'],
-  ...['tray_mark', 'tray_cell', 'tray_cell_entry', 'protection', 'layer', 'layer_event', 'tally', 'identity'],
+  'cohort',
+  'ledger_entry',
+  'record',
+  'plant',
+  'start_goal',
+  'seed_lot',
+  'seed_event',
+  'tray',
+  'tray_mark',
+  'tray_cell',
+  'tray_cell_entry',
+  'protection',
+  'layer',
+  'layer_event',
+  'tally',
+  'identity',
 ];
 export const SECRET = 'a secret of more than thirty-two letters for tests';
 
@@ -154,16 +168,25 @@ export async function refusal(sent: Promise<LightMyRequestResponse>, why: string
 export async function seedCohort(v: Visitor, count = 120, more: Record<string, unknown> = {}) {
   const places = await v.get<{ id: string; name: string }[]>('/places');
   return {
-    ...{ id: id(), code: `T${id().slice(0, 6).toUpperCase()}`, taxonId: 'acer-campestre' },
-    ...{ programmeId: 'seed-broadleaf', placeId: places[0].id, container: 'seed-flat' },
-    ...{ started: '2037-03-01', count, goal: '', note: '', goalCaliper: 40 },
+    id: id(),
+    code: `T${id().slice(0, 6).toUpperCase()}`,
+    taxonId: 'acer-campestre',
+    programmeId: 'seed-broadleaf',
+    placeId: places[0].id,
+    container: 'seed-flat',
+    started: '2037-03-01',
+    count,
+    goal: '',
+    note: '',
+    goalCaliper: 40,
     ...more,
   };
 }
 
 /** A nursery with full shelves, people in their roles, and cohorts ready for their first root correction. */
 export async function workshop(b: Bench) {
-  const [v, owner] = [await b.visitor('grower'), await b.visitor('owner')];
+  const v = await b.visitor('grower');
+  const owner = await b.visitor('owner');
   const places = await v.get<{ id: string; name: string }[]>('/places');
   // shelves are full but where a test says otherwise
   await b.db('container_stock').update({ counted: 100_000 });
@@ -174,10 +197,24 @@ export async function workshop(b: Bench) {
     return c;
   };
   return {
-    ...{ v, owner, course, enter },
+    v,
+    owner,
+    course,
+    enter,
     cohort: (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`),
     placeId: (name: string) => places.find((p) => p.name === name)!.id,
     step: async (cohortId: string, key: string) => (await course(cohortId)).steps.find((s) => s.key === key)!,
+    /** Privet cuttings stuck last June, before their check. */
+    stuck: () =>
+      enter(
+        {
+          taxonId: 'ligustrum-ovalifolium',
+          programmeId: 'cutting-broadleaf',
+          container: 'cutting-tray',
+          started: '2036-06-20',
+        },
+        100,
+      ),
     /** Stock that stands before its first root correction, open this spring. */
     ready: async (more: Record<string, unknown> = {}) => {
       const standing = { standsAt: 'correct', started: 'spring 2035', container: 'cell-60' };

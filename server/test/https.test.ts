@@ -10,14 +10,15 @@ import { freshDatabase, demoDatabase } from './harness.ts';
 import { endServer, freePort, serve } from './serve.ts';
 
 const OWNER = {
-  ...{
-    name: 'Ines',
-    password: 'behind a proxy of ours',
-    nursery: 'Tessary Bank',
-    latitude: 52,
-    longitude: 0,
-  },
-  ...{ elevation: 40, timeZone: 'UTC', spreadWinter: 4, spreadSummer: 3 },
+  name: 'Ines',
+  password: 'behind a proxy of ours',
+  nursery: 'Tessary Bank',
+  latitude: 52,
+  longitude: 0,
+  elevation: 40,
+  timeZone: 'UTC',
+  spreadWinter: 4,
+  spreadSummer: 3,
   tmin: [1, 1, 2, 4, 7, 10, 12, 12, 10, 7, 4, 2],
   tmax: [7, 7, 10, 13, 17, 20, 22, 22, 19, 14, 10, 7],
 };
@@ -25,7 +26,8 @@ const OWNER = {
 /** A proxy that ends TLS in front of a server, as one does in production. */
 async function tlsProxy(to: number): Promise<{ port: number; close: () => void }> {
   const folder = mkdtempSync(join(tmpdir(), 'gonimos-tls-'));
-  const [key, cert] = [join(folder, 'key.pem'), join(folder, 'cert.pem')];
+  const key = join(folder, 'key.pem');
+  const cert = join(folder, 'cert.pem');
   const made = ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', '-subj', '/CN=localhost'];
   execFileSync('openssl', [...made, '-keyout', key, '-out', cert], { stdio: 'ignore' });
   const server: Server = createServer({ key: readFileSync(key), cert: readFileSync(cert) }, (from, back) => {

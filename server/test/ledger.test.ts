@@ -65,7 +65,8 @@ describe('ledger in the database', () => {
       day: fc.integer({ min: 0, max: 30 }),
       pick: fc.nat(20),
     });
-    const [one, two] = [await blank('seed'), await blank('seed')];
+    const one = await blank('seed');
+    const two = await blank('seed');
     await fc.assert(
       fc.asyncProperty(
         fc.integer({ min: 0, max: 30 }),
@@ -85,15 +86,15 @@ describe('ledger in the database', () => {
                 coreSays = false;
               }
               const rows = entries.map((e) => ({
-                ...{
-                  id: e.id,
-                  cohort_id: e.cohortId,
-                  type: e.type,
-                  on_date: e.on,
-                  to_date: e.on,
-                  count: e.count,
-                },
-                ...{ unit: e.unit ?? null, reverses: e.reverses ?? null, transfer_id: e.transferId ?? null },
+                id: e.id,
+                cohort_id: e.cohortId,
+                type: e.type,
+                on_date: e.on,
+                to_date: e.on,
+                count: e.count,
+                unit: e.unit ?? null,
+                reverses: e.reverses ?? null,
+                transfer_id: e.transferId ?? null,
               }));
               const databaseSays = await trx
                 .transaction((inner) => inner('ledger_entry').insert(rows))
@@ -109,7 +110,12 @@ describe('ledger in the database', () => {
               on: string,
               more = {},
             ): LedgerEntry => ({
-              ...{ id: id(), cohortId, type, on, count, seq: ++seq },
+              id: id(),
+              cohortId,
+              type,
+              on,
+              count,
+              seq: ++seq,
               ...more,
             });
             await tryAll([

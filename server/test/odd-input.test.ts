@@ -86,7 +86,10 @@ describe('input that is odd rather than malformed', () => {
     const c = await w.ready();
     const send = (url: string, type: string, payload: string) =>
       b.app.inject({
-        ...{ method: 'POST', url: `/api${url}`, payload, remoteAddress: '10.9.9.9' },
+        method: 'POST',
+        url: `/api${url}`,
+        payload,
+        remoteAddress: '10.9.9.9',
         headers: { cookie: v.cookie, 'x-csrf-token': v.csrf, 'content-type': type },
       });
     const part = '--xx\r\nContent-Disposition: form-data; name="picture"; filename="a.png"\r\n';

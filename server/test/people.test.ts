@@ -25,10 +25,8 @@ describe('people, passwords and sessions', () => {
 
   it('two owners who take each other’s role at once: one stays; the last can be neither demoted nor kept out', async () => {
     for (let i = 0; i < 5; i++) {
-      const [ines, other] = [
-        (await people()).find((p) => p.role === 'owner' && !p.disabled)!,
-        await add(`Owner ${i}`, 'owner'),
-      ];
+      const ines = (await people()).find((p) => p.role === 'owner' && !p.disabled)!;
+      const other = await add(`Owner ${i}`, 'owner');
       const change = (p: PersonRow) =>
         i % 2
           ? owner.put(`/people/${p.id}`, { version: p.version, role: 'helper' })
@@ -65,7 +63,8 @@ describe('people, passwords and sessions', () => {
 
   it('passwords: one’s own with the one it replaces, reset by an owner, common ones refused', async () => {
     const p = await add('Tilda', 'grower');
-    const [here, elsewhere] = [new Visitor(b.app), new Visitor(b.app)];
+    const here = new Visitor(b.app);
+    const elsewhere = new Visitor(b.app);
     for (const v of [here, elsewhere]) await v.signIn('Tilda', OWN);
     const change = (current: string, password: string) =>
       here.put('/session/password', { current, password });

@@ -11,7 +11,9 @@ import { addDays } from '@gonimos/core/calendar';
 import { bench, id, must, refusal, seedCohort, workshop, type Bench, type Visitor } from './harness.ts';
 
 const START_OF_CUTTINGS = {
-  ...{ taxonId: 'ligustrum-ovalifolium', programmeId: 'cutting-broadleaf', container: 'cutting-tray' },
+  taxonId: 'ligustrum-ovalifolium',
+  programmeId: 'cutting-broadleaf',
+  container: 'cutting-tray',
   started: '2036-06-20',
 };
 
@@ -33,8 +35,11 @@ describe('propagation', () => {
     const parent = async () => {
       const c = await enter(
         {
-          ...{ taxonId: 'tilia-cordata', programmeId: 'stock-plant', placeId: w.placeId('Ground row A') },
-          ...{ container: 'ground', started: '2020' },
+          taxonId: 'tilia-cordata',
+          programmeId: 'stock-plant',
+          placeId: w.placeId('Ground row A'),
+          container: 'ground',
+          started: '2020',
           origin: { source: 'the old garden', permission: 'our own ground', quarantine: false },
         },
         1,
@@ -42,8 +47,16 @@ describe('propagation', () => {
       return c.id;
     };
     const layer = (more = {}) => ({
-      ...{ id: id(), code: `L${id().slice(0, 6).toUpperCase()}`, stem: 'leader', height: 1400, diameter: 20 },
-      ...{ how: 'ring', branches: 4, keeps: 2, becomes: '', leaves: '' },
+      id: id(),
+      code: `L${id().slice(0, 6).toUpperCase()}`,
+      stem: 'leader',
+      height: 1400,
+      diameter: 20,
+      how: 'ring',
+      branches: 4,
+      keeps: 2,
+      becomes: '',
+      leaves: '',
       ...more,
     });
     const event = (layerId: string, kind: string, on: string, more = {}) =>
@@ -61,7 +74,8 @@ describe('propagation', () => {
 
     it('goes from ring to pot with its own ledger: short roots wrapped again, opened once, severed, wound sealed', async () => {
       const p = await parent();
-      const [top, low] = [layer(), layer({ height: 700, diameter: 26 })];
+      const top = layer();
+      const low = layer({ height: 700, diameter: 26 });
       await must(v.post(`/parents/${p}/layers`, { id: id(), on: '2036-06-01', layers: [top, low] }));
       expect(await cohort(top.id)).to.include({ live: 0, pending: 1, parentId: p });
       await refusal(event(top.id, 'wound-sealed', '2036-07-01'), 'kind');
@@ -106,15 +120,22 @@ describe('propagation', () => {
 
   describe('start numbers', () => {
     const want = (more = {}) => ({
-      ...{ taxonId: 'prunus-spinosa', programmeId: 'cutting-broadleaf', placeId: w.placeId('Cold frame') },
-      ...{ stage: 'single', wanted: 20, byYear: 2040, confidence: 0.9, most: 2000 },
+      taxonId: 'prunus-spinosa',
+      programmeId: 'cutting-broadleaf',
+      placeId: w.placeId('Cold frame'),
+      stage: 'single',
+      wanted: 20,
+      byYear: 2040,
+      confidence: 0.9,
+      most: 2000,
       cost: { centsEach: 5, wage: 1500 },
       ...more,
     });
     const ask = (more = {}) => must<StartAnswer>(v.post('/calc/start-numbers', want(more)));
 
     it('rises with confidence, says when it cannot be had, and learns from what was lived through', async () => {
-      const [a, sure] = [await ask(), await ask({ confidence: 0.95 })];
+      const a = await ask();
+      const sure = await ask({ confidence: 0.95 });
       if (a.number.kind !== 'start' || sure.number.kind !== 'start') throw new Error('not attainable');
       expect(sure.number.count).to.be.above(a.number.count);
       expect(a.number.count).to.be.above(a.number.alone!);
@@ -129,7 +150,11 @@ describe('propagation', () => {
         );
         await must(
           v.post('/checks', {
-            ...{ id: id(), cohortId: c.id, stepKey: 'check', on: addDays(started, 120), note: '' },
+            id: id(),
+            cohortId: c.id,
+            stepKey: 'check',
+            on: addDays(started, 120),
+            note: '',
             batches: [{ name: '', rooted: 6, callus: 0, dead: 114 }],
           }),
         );
@@ -162,8 +187,12 @@ describe('propagation', () => {
       ]);
       await enter(
         {
-          ...{ taxonId: 'carpinus-betulus', programmeId: 'cutting-broadleaf', container: 'cutting-tray' },
-          ...{ started: '2036-07-01', goalId: goal.id, parentId: chopped.id },
+          taxonId: 'carpinus-betulus',
+          programmeId: 'cutting-broadleaf',
+          container: 'cutting-tray',
+          started: '2036-07-01',
+          goalId: goal.id,
+          parentId: chopped.id,
         },
         open.state.more!,
       );
@@ -178,8 +207,14 @@ describe('propagation', () => {
   describe('seed, origin, names', () => {
     it('keeps a lot from harvest to sowing: test, treatment counted back, what is left', async () => {
       const lot = {
-        ...{ id: id(), name: 'Hedge by the mill 36', taxonId: 'carpinus-betulus', source: 'the long hedge' },
-        ...{ harvested: 'autumn 2036', seeds: 800, storage: 'moist in the fridge', price: null },
+        id: id(),
+        name: 'Hedge by the mill 36',
+        taxonId: 'carpinus-betulus',
+        source: 'the long hedge',
+        harvested: 'autumn 2036',
+        seeds: 800,
+        storage: 'moist in the fridge',
+        price: null,
       };
       await must(v.post('/seed-lots', lot));
       const say = (e: object) => v.post(`/seed-lots/${lot.id}/events`, { id: id(), note: '', ...e });
@@ -255,7 +290,8 @@ describe('propagation', () => {
           );
           const marks = (cells: number[], now: string) =>
             v.post(`/trays/${tray}/marks`, {
-              ...{ id: id(), on },
+              id: id(),
+              on,
               marks: cells.map((cell) => ({ cell, was: 'sown', now })),
             });
           await must(marks(range(0, n), 'up'));
@@ -267,12 +303,10 @@ describe('propagation', () => {
       await year('2036-03-10', '2036-05-10', [6, 10]);
       const c = await v.get<Comparison>('/comparison?taxonId=fagus-sylvatica&by=year');
       expect(c.units.map((u) => [u.group, u.tray, u.k, u.n])).to.deep.equal([
-        ...[
-          ['2035', '0', 34, 40],
-          ['2035', '1', 30, 40],
-          ['2036', '0', 6, 40],
-          ['2036', '1', 10, 40],
-        ],
+        ['2035', '0', 34, 40],
+        ['2035', '1', 30, 40],
+        ['2036', '0', 6, 40],
+        ['2036', '1', 10, 40],
       ]);
       // 64 and 16 of 80; each tray of 40 counts for 40 / (1 + 39 · 0.1) by the library’s correlation
       expect(c.rates.groups.map((g) => [g.k, g.n, g.units])).to.deep.equal([
@@ -286,7 +320,8 @@ describe('propagation', () => {
 
     it('follows plants through split, merge, fusing, tag and new names, and loses none', async () => {
       const c = await w.ready();
-      const [part, plant] = [id(), id()];
+      const part = id();
+      const plant = id();
       const on = `/cohorts/${c.id}`;
       const partCode = `${c.code}B`;
       await must(
@@ -316,10 +351,8 @@ describe('propagation', () => {
       const { family, identities } = await v.get<Lineage>(`/cohorts/${plant}/lineage`);
       expect(identities[0]).to.deep.include({ reason: 'label swapped' });
       expect(family.edges.map((e) => [e.kind, e.n])).to.have.deep.members([
-        ...[
-          ['split', 12],
-          ['plant', 1],
-        ],
+        ['split', 12],
+        ['plant', 1],
       ]);
     });
   });

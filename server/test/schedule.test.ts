@@ -25,8 +25,13 @@ describe('season and schedule', () => {
     const c = await ready({ container: 'basket-32', started: 'autumn 2036' });
     const was = await step(c.id, 'correct');
     const visit = {
-      ...{ id: id(), cohortId: c.id, stepKey: 'correct', on: TODAY, found: ['few-roots'] },
-      ...{ decision: 'put-back', note: 'stood wet all winter' },
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: TODAY,
+      found: ['few-roots'],
+      decision: 'put-back',
+      note: 'stood wet all winter',
     };
     const answer = (await v.post('/visits', visit)).json<VisitOutcome>();
     expect(answer.causes[0].id).to.equal('size');
@@ -254,7 +259,8 @@ describe('season and schedule', () => {
     const kind = 'basket-18';
     const rows = await b.db('container_stock').where({ container: kind }).first('version');
     await v.put('/stock', { container: kind, version: rows.version, counted: 100_000 });
-    const [one, two] = [await ready(), await ready()];
+    const one = await ready();
+    const two = await ready();
     const earlier = await v.get<{ container: string; wanted: number; version: number }[]>('/stock');
     const row = earlier.find((r) => r.container === kind)!;
     await v.put('/stock', {

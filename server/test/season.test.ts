@@ -24,7 +24,8 @@ describe('season, station and pictures', () => {
   it('white tips seen move the opening at that place, are kept as the cause, and can be taken back', async () => {
     const c = await ready({ placeId: placeId('South bench'), taxonId: 'tilia-cordata' });
     const elsewhere = await ready({ placeId: placeId('North bench'), taxonId: 'tilia-cordata' });
-    const [before, there] = [await step(c.id, 'correct'), await step(elsewhere.id, 'correct')];
+    const before = await step(c.id, 'correct');
+    const there = await step(elsewhere.id, 'correct');
     const seen = {
       id: id(),
       placeId: c.placeId,

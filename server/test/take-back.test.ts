@@ -43,8 +43,13 @@ describe('whatever was recorded is taken back whole', () => {
     const c = await v.get<Cohort>(`/cohorts/${cohortId}`);
     const { steps } = await v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
     return {
-      ...{ live: c.live, pending: c.pending, container: c.container, placeId: c.placeId },
-      ...{ viability: c.viability, quarantine: c.quarantine, buds: c.buds },
+      live: c.live,
+      pending: c.pending,
+      container: c.container,
+      placeId: c.placeId,
+      viability: c.viability,
+      quarantine: c.quarantine,
+      buds: c.buds,
       steps: steps.map((s) => [s.key, s.status, s.opens, s.closes, s.container, s.doneOn ?? null]),
     };
   };
@@ -55,14 +60,12 @@ describe('whatever was recorded is taken back whole', () => {
     const some = (n: number) => Math.round(n * luck);
     const lost = Math.min(c.live > 1 ? some(c.live * 0.2) : 0, Math.max(0, c.live - 1));
     return {
-      ...{
-        id: id(),
-        cohortId,
-        stepKey: s.key,
-        on: TODAY,
-        finished: true,
-        note: `by luck ${luck.toFixed(2)}`,
-      },
+      id: id(),
+      cohortId,
+      stepKey: s.key,
+      on: TODAY,
+      finished: true,
+      note: `by luck ${luck.toFixed(2)}`,
       details: {
         ...(asks.has('emergence') ? { emergence: { emerged: Math.max(1, some(c.pending * 0.8)) } } : {}),
         ...(asks.has('container') && s.container ? { potting: { container: s.container } } : {}),
@@ -99,7 +102,12 @@ describe('whatever was recorded is taken back whole', () => {
             // a check of cuttings: some rooted, the rest dead, the rooted potted at once
             const rooted = Math.max(1, Math.round(c.live * luck));
             const check = {
-              ...{ id: id(), cohortId: cohort.id, stepKey: step.key, on: TODAY, note: '', minutes: null },
+              id: id(),
+              cohortId: cohort.id,
+              stepKey: step.key,
+              on: TODAY,
+              note: '',
+              minutes: null,
               batches: [{ name: '', rooted, callus: 0, dead: c.live - rooted }],
             };
             await must(v.post('/checks', check));
@@ -136,7 +144,10 @@ describe('whatever was recorded is taken back whole', () => {
     const cohort = await seedCohort(v, 80, BEGINNINGS[0]);
     await must(v.post('/cohorts', cohort));
     const up = {
-      ...{ id: id(), cohortId: cohort.id, stepKey: 'emergence', on: '2033-05-01' },
+      id: id(),
+      cohortId: cohort.id,
+      stepKey: 'emergence',
+      on: '2033-05-01',
       details: { emergence: { emerged: 60 } },
     };
     await must(v.post('/records', up));
@@ -150,7 +161,12 @@ describe('whatever was recorded is taken back whole', () => {
     await must(v.post('/records', potted));
     await must(
       v.post(`/cohorts/${cohort.id}/ledger`, {
-        ...{ id: id(), type: 'sold', on: '2035-04-01', count: 12, note: 'spring market', cause: null },
+        id: id(),
+        type: 'sold',
+        on: '2035-04-01',
+        count: 12,
+        note: 'spring market',
+        cause: null,
       }),
     );
     // twelve were sold of those that came up: without them there were none to sell

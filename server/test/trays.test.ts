@@ -34,7 +34,10 @@ describe('trays and checks', () => {
     };
     const mark = (t: string, cells: number[], was: CellState, now: CellState, by = v, more = {}) =>
       by.post(`/trays/${t}/marks`, {
-        ...{ id: id(), on: '2037-03-08', cause: null, ...more },
+        id: id(),
+        on: '2037-03-08',
+        cause: null,
+        ...more,
         marks: cells.map((cell) => ({ cell, was, now })),
       });
     const range = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
@@ -57,15 +60,11 @@ describe('trays and checks', () => {
       const standing = async () =>
         (await v.get<EntryRow[]>(`/cohorts/${c.id}/ledger`)).filter((e) => e.liveAfter !== null);
       expect((await standing()).map((e) => [e.type, e.count, e.cause])).to.deep.equal([
-        ...[
-          ['started', 105, null],
-          ['emerged', 60, null],
-          ['lost_before_emergence', 12, 'eaten'],
-        ],
-        ...[
-          ['potted', 10, null],
-          ['lost', 4, 'damping off'],
-        ],
+        ['started', 105, null],
+        ['emerged', 60, null],
+        ['lost_before_emergence', 12, 'eaten'],
+        ['potted', 10, null],
+        ['lost', 4, 'damping off'],
       ]);
       // three of the sixty were miscounted
       await must(mark(tray, [20, 21, 22], 'up', 'sown'));
@@ -164,7 +163,11 @@ describe('trays and checks', () => {
       await must(mark(tray, range(9, 40), 'sown', 'eaten', v, on('2037-03-07')));
       await must(
         v.post(`/cohorts/${c.id}/protections`, {
-          ...{ id: id(), kind: 'mesh', clearance: 60, from: '2037-03-07', note: '' },
+          id: id(),
+          kind: 'mesh',
+          clearance: 60,
+          from: '2037-03-07',
+          note: '',
         }),
       );
       const s = await v.get<Sowing>(`/cohorts/${c.id}/sowing`);
@@ -183,18 +186,21 @@ describe('trays and checks', () => {
     const stuck = () =>
       enter(
         {
-          ...{
-            taxonId: 'ligustrum-ovalifolium',
-            programmeId: 'cutting-broadleaf',
-            container: 'cutting-tray',
-          },
+          taxonId: 'ligustrum-ovalifolium',
+          programmeId: 'cutting-broadleaf',
+          container: 'cutting-tray',
           started: '2036-06-20',
         },
         100,
       );
     const check = (cohortId: string, batches: [number, number, number][], more = {}) =>
       v.post('/checks', {
-        ...{ id: id(), cohortId, stepKey: 'check', on: '2037-03-05', note: '', minutes: null },
+        id: id(),
+        cohortId,
+        stepKey: 'check',
+        on: '2037-03-05',
+        note: '',
+        minutes: null,
         batches: batches.map(([rooted, callus, dead], i) => ({ name: `${i + 1}`, rooted, callus, dead })),
         ...more,
       });

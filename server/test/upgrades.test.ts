@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { CohortCourse } from '@gonimos/contract/course';
+import type { RecordRow } from '@gonimos/contract/records';
 import { fold } from '@gonimos/core/ledger';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
 import { readEntries } from '../src/ledger/store.ts';
@@ -22,6 +23,7 @@ const RELEASED: Record<string, string> = {
   '008-people.ts': '4de855615044dddac1948ead879a66e542be743bd6f2d237f7d3b114f35ed4ef',
   '009-any-order.ts': '59f8e23a192acbd25e5c9bd34cc2cdd46903dabc6f0caab7b1c838bee8739799',
   '010-details.ts': 'fdaff54dd2327841afae0deb5514f4ee9ab5689a6689dedcd51fad2667d0da71',
+  '011-plan-digest.ts': '1edeaec409cd13d518bc467c387a217aca85f597d632f16a146c7f702cef597f',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */
@@ -70,7 +72,8 @@ describe('databases of earlier commits', () => {
       const anew = openDatabase(fresh.url, 1);
       try {
         await migrate(fresh.url);
-        const [brought, made] = [await schemaOf(b.db), await schemaOf(anew)];
+        const brought = await schemaOf(b.db);
+        const made = await schemaOf(anew);
         expect({
           missing: made.filter((x) => !brought.includes(x)),
           over: brought.filter((x) => !made.includes(x)),
@@ -91,6 +94,17 @@ describe('databases of earlier commits', () => {
         expect((await v.get<Cohort>(`/cohorts/${row.id}`)).live).to.equal(86);
         expect(fold(await readEntries(b.db, row.id)).live).to.equal(86);
         expect(before.rings).to.have.property('mm');
+        // what was told before there were details is found in them
+        const told = (await v.get<RecordRow[]>(`/cohorts/${row.id}/records`)).find(
+          (r) => r.note === 'A look.',
+        )!;
+        expect(told.details.sizes).to.deep.equal({
+          calipers: [2, 2.5],
+          heights: [],
+          caliper: 2.25,
+          height: null,
+        });
+        expect(told.details.looks).to.include({ vigour: 3, again: null });
       } finally {
         await anew.destroy();
         await fresh.drop();
@@ -98,4 +112,60 @@ describe('databases of earlier commits', () => {
       }
     });
   }
+
+  it('all that a record could tell in columns of its own is told in its details', async () => {
+    const made = await databaseOf('f0e0f5d');
+    const old = openDatabase(made.url, 1);
+    const { id: cohortId, place_id: place } = await old('cohort').first('id', 'place_id');
+    await old('record').insert({
+      id: id(),
+      cohort_id: cohortId,
+      kind: 'visit',
+      on_date: '2026-06-03',
+      note: 'Everything at once.',
+      found: ['rot'],
+      decision: 'step-back',
+      causes: JSON.stringify([{ id: 'wet' }]),
+      check_on: '2027-05-01',
+      taxon_id: 'acer-rubrum',
+      taxon_before: 'acer-campestre',
+      container: 'pot-9',
+      container_before: 'seed-flat',
+      place_id: place,
+      place_before: place,
+      sure: 0.8,
+      odds: 0.7,
+      alive: 3,
+      alive_of: 4,
+      buds_looked: 9,
+      buds_ready: 2,
+      overrides: 'exposure',
+      again: 'callus only',
+      rooted: 5,
+      batches: JSON.stringify([{ name: 'A', rooted: 5, callus: 1, dead: 0 }]),
+      from_cells: true,
+      low_growth: false,
+    });
+    await old.destroy();
+    const b = await bench({ on: made });
+    const { details } = await b.db('record').where({ note: 'Everything at once.' }).first('details');
+    await b.close();
+    expect(details).to.deep.equal({
+      potting: { container: 'pot-9', before: 'seed-flat' },
+      standing: { placeId: place, before: place },
+      survival: { sure: 0.8, odds: 0.7, alive: 3, of: 4 },
+      looks: { vigour: null, lowGrowth: false, again: 'callus only', buds: { looked: 9, ready: 2 } },
+      cuttings: { rooted: 5, batches: [{ name: 'A', rooted: 5, callus: 1, dead: 0 }] },
+      trays: { fromCells: true },
+      visit: {
+        found: ['rot'],
+        decision: 'step-back',
+        causes: [{ id: 'wet' }],
+        checkOn: '2027-05-01',
+        taxonId: 'acer-rubrum',
+        taxonBefore: 'acer-campestre',
+      },
+      move: { overrides: 'exposure' },
+    });
+  });
 });

@@ -28,7 +28,9 @@ describe('faults beside their inputs', () => {
       { count: '', calipers: '', origin: {} },
     );
     expect(shown).to.deep.equal({
-      ...{ count: 'is missing', calipers: 'is above 1000 mm', origin: 'is empty' },
+      count: 'is missing',
+      calipers: 'is above 1000 mm',
+      origin: 'is empty',
       root: 'version is missing',
     });
     expect(homeless).to.deep.equal(['version is missing']);
@@ -37,7 +39,10 @@ describe('faults beside their inputs', () => {
 
   it('a server’s answer names its fields; silence names none', () => {
     const problem = {
-      ...{ type: 'about:blank', title: 'Bad request', status: 400, detail: 'count is below 1' },
+      type: 'about:blank',
+      title: 'Bad request',
+      status: 400,
+      detail: 'count is below 1',
       errors: [{ field: 'count', reason: 'is below 1' }],
     };
     expect(faultsIn(new Failure(problem, 'count is below 1'))).to.deep.equal({ count: 'is below 1' });

@@ -52,13 +52,17 @@ describe('words on the screen', () => {
 
   it('minutes and ages', () => {
     expect([duration(0), duration(35), duration(59.6), duration(130), duration(605)]).to.deep.equal([
-      ...['0 min', '35 min', '1 h 00', '2 h 10', '10 h 05'],
+      '0 min',
+      '35 min',
+      '1 h 00',
+      '2 h 10',
+      '10 h 05',
     ]);
     expect([
       yearsOld('2034-03-14', TODAY),
       yearsOld('2034-03-01', TODAY),
       yearsOld('2038-01-01', TODAY),
-    ]).to.deep.equal([...[2, 3, 0]]);
+    ]).to.deep.equal([2, 3, 0]);
     fc.assert(
       fc.property(day, fc.integer({ min: 0, max: 40 }), (start, years) => {
         // a day past so many years of 365 and a quarter days

@@ -66,7 +66,16 @@ export function row(
   }: More = {},
 ): Operation {
   return {
-    ...{ id, name, lane, windows, crew, skilled, asks, tools, aftercare, ...more },
+    id,
+    name,
+    lane,
+    windows,
+    crew,
+    skilled,
+    asks,
+    tools,
+    aftercare,
+    ...more,
     rootLoss: cp(loss?.[0] ?? 0, 'share of root'),
     topLoss: cp(loss?.[1] ?? 0, 'share of top'),
     recovery: cp(rest ?? 0, 'growing seasons'),

@@ -3,7 +3,9 @@ import type { Edge, Windows, WindowSpec } from '../../src/operations/index.ts';
 /** Windows shared by several operations. Common practice, no source. */
 export const season = (opens: Edge, closes: Edge): WindowSpec => ({ kind: 'season', opens, closes });
 export const outdoors = (opens: Edge, closes: Edge): WindowSpec => ({
-  ...{ kind: 'season', opens, closes },
+  kind: 'season',
+  opens,
+  closes,
   outdoors: true,
 });
 export const lag = (opens: number, closes: number): WindowSpec => ({ kind: 'lag', opens, closes });

@@ -40,7 +40,11 @@ export interface Kind {
 }
 
 const ease = (softwood: Ease, semiRipe: Ease, hardwood: Ease, root: Ease, water: Ease): RootsFrom => ({
-  ...{ softwood, 'semi-ripe': semiRipe, hardwood, root, water },
+  softwood,
+  'semi-ripe': semiRipe,
+  hardwood,
+  root,
+  water,
 });
 
 /** Ways of rooting that several kinds share. */

@@ -13,7 +13,9 @@ const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
 export function isIsoDate(text: unknown): text is IsoDate {
   const m = typeof text === 'string' ? ISO.exec(text) : null;
   if (!m) return false;
-  const [y, mo, d] = [Number(m[1]), Number(m[2]), Number(m[3])];
+  const y = Number(m[1]);
+  const mo = Number(m[2]);
+  const d = Number(m[3]);
   return y >= 1900 && y < 2200 && new Date(Date.UTC(y, mo - 1, d)).toISOString().slice(0, 10) === text;
 }
 
@@ -54,7 +56,8 @@ export function yearOf(day: Day): number {
 /** 0..364: place in an ordinary year; 29 February shares the place of the 28th. */
 export function placeInYear(day: Day): number {
   const d = new Date(day * DAY_MS);
-  const [m, date] = [d.getUTCMonth() + 1, d.getUTCDate()];
+  const m = d.getUTCMonth() + 1;
+  const date = d.getUTCDate();
   return dayOf(2001, m, m === 2 && date === 29 ? 28 : date) - dayOf(2001, 1, 1);
 }
 

@@ -31,13 +31,15 @@ export function readUncertainDate(text: string, hemisphere: Hemisphere): Uncerta
 
   const month = /^(\d{4})-(\d{2})$/.exec(said);
   if (month && isIsoDate(`${month[0]}-01`)) {
-    const [y, m] = [Number(month[1]), Number(month[2])];
+    const y = Number(month[1]);
+    const m = Number(month[2]);
     return span(dayOf(y, m, 1), dayOf(y, m + 1, 1) - 1, said);
   }
 
   const years = /^(\d{4})(?:\s?(?:-|or|to)\s?(\d{4}))?$/.exec(said);
   if (years) {
-    const [a, b] = [Number(years[1]), Number(years[2] ?? years[1])];
+    const a = Number(years[1]);
+    const b = Number(years[2] ?? years[1]);
     return a >= 1900 && b < 2200 && a <= b ? span(dayOf(a, 1, 1), dayOf(b, 12, 31), said) : null;
   }
 

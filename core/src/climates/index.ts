@@ -12,7 +12,16 @@ export interface TypicalClimate extends Omit<Site, 'longitude' | 'timeZone'> {
 
 export const TYPICAL_CLIMATES: readonly TypicalClimate[] = CLIMATE_ROWS.map(
   ([id, name, found, latitude, elevation, tmin, tmax, [spreadWinter, spreadSummer], wetFrom = null]) => ({
-    ...{ id, name, found, latitude, elevation, tmin, tmax, spreadWinter, spreadSummer, wetFrom },
+    id,
+    name,
+    found,
+    latitude,
+    elevation,
+    tmin,
+    tmax,
+    spreadWinter,
+    spreadSummer,
+    wetFrom,
   }),
 );
 
@@ -26,7 +35,8 @@ export function wrongHemisphere(site: Pick<Site, 'latitude' | 'tmin' | 'tmax'>):
   if (Math.abs(site.latitude) < TROPICS || site.tmin.length !== 12 || site.tmax.length !== 12) return null;
   const mean = (months: number[]) =>
     months.reduce((s, m) => s + (site.tmin[m] + site.tmax[m]) / 2, 0) / months.length;
-  const [january, july] = [mean([11, 0, 1]), mean([5, 6, 7])];
+  const january = mean([11, 0, 1]);
+  const july = mean([5, 6, 7]);
   const north = site.latitude > 0;
   if ((north ? january - july : july - january) <= SURE_BY) return null;
   return north

@@ -46,7 +46,8 @@ export function groupRates(units: readonly Unit[]): Rates {
   const estimated = used.length >= RHO_BATCHES ? pooledCorrelation(told) : null;
   const rho = estimated ?? TRAY_RHO.value;
   const groups = [...byGroup].map(([group, of]) => {
-    const [k, n] = [of.reduce((s, u) => s + u.k, 0), of.reduce((s, u) => s + u.n, 0)];
+    const k = of.reduce((s, u) => s + u.k, 0);
+    const n = of.reduce((s, u) => s + u.n, 0);
     const effective = of.reduce((s, u) => s + u.n / (1 + (u.n - 1) * rho), 0);
     const share = { ...wilson((k / n) * effective, effective)!, k, n };
     return { group, k, n, units: of.length, effective, share };
@@ -97,7 +98,8 @@ export function alsoDiffers(units: readonly Unit[], a: string, b: string): strin
     new Set(units.filter((u) => u.group === group).map((u) => u.traits[trait] ?? ''));
   const traits = new Set(units.flatMap((u) => Object.keys(u.traits)));
   return [...traits].filter((t) => {
-    const [x, y] = [values(a, t), values(b, t)];
+    const x = values(a, t);
+    const y = values(b, t);
     return [...x].every((v) => !y.has(v)) && x.size > 0 && y.size > 0;
   });
 }

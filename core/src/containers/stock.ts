@@ -45,8 +45,10 @@ export function allocate(shelves: readonly Shelf[], wants: readonly Want[]): Map
       }
       const comes = shelf.arrives !== null && !arrived && w.count <= left + shelf.arriving;
       short.set(w.id, {
-        ...{ container: shelf.container, count: w.count - Math.max(0, left) },
-        ...{ until: comes ? shelf.arrives : null, takenBy: lastTaker },
+        container: shelf.container,
+        count: w.count - Math.max(0, left),
+        until: comes ? shelf.arrives : null,
+        takenBy: lastTaker,
       });
     }
   }

@@ -33,6 +33,8 @@ class Planner {
   /** what holds the roots today */
   private readonly wall: Wall;
   /** the plant as it stands today */
+  /** as it stood after what was last done */
+  private readonly stood: Plant;
   readonly now: Plant;
   readonly last = new Map<string, LastWork>();
   /** most of the top that may go at once */
@@ -48,6 +50,7 @@ class Planner {
     this.plant = plantOf(this.ctx);
     this.layDone();
     this.wall = this.plant.wall;
+    this.stood = this.plant.clone();
     this.now = this.plant.clone().advance(this.ctx.today);
   }
 
@@ -182,7 +185,10 @@ class Planner {
         .find((r) => r.binding)
         ?.text.replace(/^Waits for ‘.*?’, which has no date: /, '');
       ctx.dates.set(row.key, {
-        ...{ day: null, title: row.title, operation: row.operation, done: false },
+        day: null,
+        title: row.title,
+        operation: row.operation,
+        done: false,
         ...(why ? { why } : {}),
       });
       return;
@@ -232,11 +238,17 @@ class Planner {
     const cut = rootCut(this.ctx, hand, then, forced);
     if (this.plant.day < day) this.plant = then.clone();
     this.settle(hand, day, false, lossOf(this.ctx, hand, then, forced), row.container);
-    const [opens, closes] = [found.window?.opens ?? day, found.window?.closes ?? day];
+    const opens = found.window?.opens ?? day;
+    const closes = found.window?.closes ?? day;
     this.planned.set(row.key, {
       ...row,
-      ...{ opens: toIso(Math.min(opens, day)), closes: toIso(Math.max(day, Math.min(closes, day + 30))) },
-      ...{ opensEarly: toIso(day), opensLate: toIso(day), target: toIso(day), rootCut: cut, moved: said },
+      opens: toIso(Math.min(opens, day)),
+      closes: toIso(Math.max(day, Math.min(closes, day + 30))),
+      opensEarly: toIso(day),
+      opensLate: toIso(day),
+      target: toIso(day),
+      rootCut: cut,
+      moved: said,
       odds: hand.rootLoss > MAJOR || hand.topLoss > MAJOR ? survivalOdds(this.ctx, this.plant) : null,
       materials: materialsOf(this.ctx, hand, row.container),
       reasons: [
@@ -261,10 +273,13 @@ class Planner {
     return this;
   }
 
-  /** When roots fill the container of today, unless a planned step moves the plants on before. */
+  /**
+   * When roots fill, or have filled, the container of today, unless a planned step moves the plants on before.
+   * Counted from what was last done, so that the day stays the same from one day to the next.
+   */
   private rootBound(steps: readonly PlannedStep[]): IsoDate | null {
     const moves = steps.find((s) => s.status === 'planned' && s.container !== null && s.target !== null);
-    const on = fullOn(this.ctx, this.now);
+    const on = fullOn(this.ctx, this.stood);
     if (on === null || (moves && toDay(moves.target!) <= on)) return null;
     return toIso(on);
   }

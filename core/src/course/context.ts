@@ -58,7 +58,11 @@ function kindOf({ taxonId, maybe = [] }: CourseFacts): Context['taxon'] {
 export function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
   const t = kindOf(facts);
   return {
-    ...{ facts, taxon: t, book, today: toDay(today), dates: new Map() },
+    facts,
+    taxon: t,
+    book,
+    today: toDay(today),
+    dates: new Map(),
     levels: {
       cohort: facts.schools.cohort,
       programme: facts.programme.schools,
@@ -76,8 +80,13 @@ export function plantOf(ctx: Context): Plant {
   const { facts } = ctx;
   const p = facts.programme;
   return new Plant({
-    ...{ taxon: ctx.taxon, tolerance: ctx.tolerance, seasons: ctx.seasons, day: toDay(facts.startedOn) },
-    ...{ caliper: p.caliper ?? FIRST_CALIPER[p.method], vigour: p.vigour, plants: facts.live },
+    taxon: ctx.taxon,
+    tolerance: ctx.tolerance,
+    seasons: ctx.seasons,
+    day: toDay(facts.startedOn),
+    caliper: p.caliper ?? FIRST_CALIPER[p.method],
+    vigour: p.vigour,
+    plants: facts.live,
     rooted: p.method !== 'cutting' && p.method !== 'layer',
     container: facts.firstContainer ?? p.steps[0].container ?? 'pot-9',
     sown: Math.max(facts.live, LEAST_SOWN),

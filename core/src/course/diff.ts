@@ -50,7 +50,8 @@ export function changeOfCourse(
   after: Course,
 ): CourseChange {
   const ahead = (s: Shown) => s.chain === null && (s.status === 'planned' || s.status === 'none');
-  const [had, has] = [new Set(before.steps.map((s) => s.key)), new Set(after.steps.map((s) => s.key))];
+  const had = new Set(before.steps.map((s) => s.key));
+  const has = new Set(after.steps.map((s) => s.key));
   const told = ({ key, title, opens, closes }: Shown) => ({ key, title, opens, closes });
   const care = new Set(after.steps.filter((s) => s.chain !== null).map((s) => s.key));
   return {

@@ -190,7 +190,7 @@ export interface Course {
   endsOn: IsoDate | null;
   /** what holds the roots today */
   wall: Wall;
-  /** when roots fill the container they stand in now, as the plan goes; null: they move on before, or stand free */
+  /** when roots fill, or have filled, the container they stand in now, as the plan goes; null: they move on before, or stand free */
   rootBoundOn: IsoDate | null;
 }
 

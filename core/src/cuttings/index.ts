@@ -127,7 +127,9 @@ export interface CheckTotals {
 }
 export const totalsOf = (batches: readonly CheckedBatch[]): CheckTotals => {
   const sum = (pick: (b: CheckedBatch) => number) => batches.reduce((n, b) => n + pick(b), 0);
-  const [rooted, callus, dead] = [sum((b) => b.rooted), sum((b) => b.callus), sum((b) => b.dead)];
+  const rooted = sum((b) => b.rooted);
+  const callus = sum((b) => b.callus);
+  const dead = sum((b) => b.dead);
   return { rooted, callus, dead, looked: rooted + callus + dead };
 };
 

@@ -52,8 +52,13 @@ export const mayFollow = (s: LayerState, kind: LayerEventKind): boolean =>
 /** Folds a layer's events, oldest first. Throws RangeError for an event that cannot follow. */
 export function layerState(events: readonly LayerEvent[]): LayerState {
   const s: LayerState = {
-    ...{ stage: 'planned', ringedOn: null, openedOn: null, severedOn: null },
-    ...{ lastFind: null, lastLookOn: null, woundSealedOn: null },
+    stage: 'planned',
+    ringedOn: null,
+    openedOn: null,
+    severedOn: null,
+    lastFind: null,
+    lastLookOn: null,
+    woundSealedOn: null,
   };
   for (const e of events) {
     if (!mayFollow(s, e.kind)) throw new RangeError(`a layer that is ${s.stage} cannot be ${e.kind}`);

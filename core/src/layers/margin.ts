@@ -108,7 +108,8 @@ export function doubleCutOff(book: SeasonBook, from: Day, to: Day, ease: Ease = 
     return m.kind === 'margin' && m.p10 >= 0;
   };
   if (!passes(from)) return null;
-  let [low, high] = [from, to];
+  let low = from;
+  let high = to;
   while (low < high) {
     const mid = Math.ceil((low + high) / 2);
     if (passes(mid)) low = mid;

@@ -261,7 +261,8 @@ export class Plant {
    */
   swelling(segment: Segment, from: Day, to: Day): number {
     const grown = to > this.day ? this.clone().advance(to) : this;
-    const [before, after] = [grown.caliperOn(from), grown.caliperOn(to)];
+    const before = grown.caliperOn(from);
+    const after = grown.caliperOn(to);
     if (segment === 'base') return after - before;
     const stem = STEM_SHARE * before;
     return Math.sqrt(Math.max(0, stem ** 2 + after ** 2 - before ** 2)) - stem;

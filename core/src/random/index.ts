@@ -15,7 +15,10 @@ export function seedFrom(text: string): number {
 
 /** sfc32 with a Box–Muller transform for the normal variates. */
 export function random(seed: number): Random {
-  let [a, b, c, d] = [seed | 0, 0x9e3779b9, 0x243f6a88, 1];
+  let a = seed | 0;
+  let b = 0x9e3779b9;
+  let c = 0x243f6a88;
+  let d = 1;
   const next = () => {
     const t = (((a + b) | 0) + d) | 0;
     d = (d + 1) | 0;

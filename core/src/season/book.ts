@@ -130,7 +130,10 @@ export function seasonBook(
       const doubt = sight.main ? 0 : ANNOUNCED;
       return {
         ...m,
-        ...{ p02: sight.on - doubt, p10: sight.on - doubt, p50: sight.on, p90: sight.on + doubt },
+        p02: sight.on - doubt,
+        p10: sight.on - doubt,
+        p50: sight.on,
+        p90: sight.on + doubt,
         passed: sight.main,
         seen: { on: sight.seen, as: sight.as },
       };
@@ -141,7 +144,12 @@ export function seasonBook(
       const day = m.p50 + by + ofClass;
       return {
         ...m,
-        ...{ p02: day - 2 * NEAR, p10: day - NEAR, p50: day, p90: day + NEAR, passed: false, near: true },
+        p02: day - 2 * NEAR,
+        p10: day - NEAR,
+        p50: day,
+        p90: day + NEAR,
+        passed: false,
+        near: true,
       };
     }
     // what follows from a sight of this kind itself needs no offset

@@ -64,8 +64,11 @@ export function dailyNormals(monthly: readonly number[]): Float64Array {
     }
 
   const cumulative = (month: number, day: number) => {
-    const [m0, m1, len] = [m[month], m[(month + 1) % n], h[month]];
-    const [a, b] = [len - day, day];
+    const m0 = m[month];
+    const m1 = m[(month + 1) % n];
+    const len = h[month];
+    const a = len - day;
+    const b = day;
     return (
       (m0 * a ** 3 + m1 * b ** 3) / (6 * len) +
       (y[month] / len - (m0 * len) / 6) * a +
@@ -83,10 +86,8 @@ export function dailyNormals(monthly: readonly number[]): Float64Array {
 export function climateOf(site: Site, offset: PlaceOffset = OUTDOORS): Climate {
   const hemisphere = hemisphereOf(site.latitude);
   const coldest = hemisphere === 'north' ? 14 : 195;
-  const [mid, swing] = [
-    (site.spreadWinter + site.spreadSummer) / 2,
-    (site.spreadWinter - site.spreadSummer) / 2,
-  ];
+  const mid = (site.spreadWinter + site.spreadSummer) / 2;
+  const swing = (site.spreadWinter - site.spreadSummer) / 2;
   return {
     hemisphere,
     latitude: site.latitude,

@@ -46,9 +46,11 @@ export const NIGHTS = YEAR + MIDSUMMER;
 
 /** Reads the cold on either side of a warm season out of the nights of simulated years, each from the season's first. */
 export function coldSpells(years: readonly Float32Array[], span: SeasonSpan, threshold: number): ColdSpells {
-  const [firsts, lasts]: [number[], number[]] = [[], []];
+  const firsts: number[] = [];
+  const lasts: number[] = [];
   for (const nights of years) {
-    let [first, last] = [-1, -1];
+    let first = -1;
+    let last = -1;
     for (let d = 0; d < nights.length; d++) {
       if (nights[d] > threshold) continue;
       if (d < MIDSUMMER) last = d;

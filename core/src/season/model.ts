@@ -37,7 +37,12 @@ export const moved = (m: Marker, by: number): Marker =>
 /** Simulated years that cold nights are told from. */
 const COLD_YEARS = 1000;
 const laterBy = (d: ChanceDay, by: number): ChanceDay => ({
-  ...{ p01: d.p01 + by, p02: d.p02 + by, p10: d.p10 + by, p50: d.p50 + by, p90: d.p90 + by, share: d.share },
+  p01: d.p01 + by,
+  p02: d.p02 + by,
+  p10: d.p10 + by,
+  p50: d.p50 + by,
+  p90: d.p90 + by,
+  share: d.share,
 });
 
 /** Moves a season's markers to another year without drawing the weather again. */
@@ -117,7 +122,8 @@ export function seasonModel(c: Climate, known?: WeatherRun, years = 200): Season
     warmthBy(from, wanted, base = 5) {
       const sums = warmth(base);
       const at = placeInYear(from + 1);
-      let [low, high] = [at, at + 730];
+      let low = at;
+      let high = at + 730;
       if (sums[high] - sums[at] < wanted) return null;
       while (low < high) {
         const mid = (low + high) >> 1;

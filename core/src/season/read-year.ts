@@ -101,7 +101,12 @@ export function readYear(
   const wet = wetSeasonDay(c, span);
   const byLight =
     SHORTEST_DAY + R.leafFallByLight + Math.round(R.leafFallByLightSd * random(9000 + luck).normal());
-  let [chill, forcing, warmth, cold, lagged, fortnight] = [0, 0, 0, 0, 0, 0];
+  let chill = 0;
+  let forcing = 0;
+  let warmth = 0;
+  let cold = 0;
+  let lagged = 0;
+  let fortnight = 0;
   days.midwinter = 0;
   days.midsummer = MIDSUMMER;
   /** the day has come for a marker: as it was seen, else as the model says */
@@ -123,7 +128,8 @@ export function readYear(
   );
 
   for (let i = 0; i < n; i++) {
-    const [lo, hi] = [run.tmin[i], run.tmax[i]];
+    const lo = run.tmin[i];
+    const hi = run.tmax[i];
     const mean = (lo + hi) / 2;
     const d = i - lead;
     if (mean < R.chillBase && d < MIDSUMMER) chill++;

@@ -34,7 +34,8 @@ export function emergenceCurve(sownOn: IsoDate, sown: number, came: readonly Cam
   const byDay = new Map<IsoDate, number>();
   for (const c of came) byDay.set(c.on, (byDay.get(c.on) ?? 0) + c.count);
   const points: EmergencePoint[] = [];
-  let [up, days] = [0, 0];
+  let up = 0;
+  let days = 0;
   for (const [on, count] of [...byDay].sort(([a], [b]) => (a < b ? -1 : 1))) {
     const day = daysBetween(sownOn, on);
     if (day < 0) throw new RangeError(`up on ${on}, before it was sown`);
@@ -49,7 +50,8 @@ function halfTime(points: readonly EmergencePoint[], up: number): number | null 
   if (up === 0) return null;
   const half = (up + 1) / 2;
   const j = points.findIndex((p) => p.up >= half);
-  const [before, after] = [j > 0 ? points[j - 1] : { day: 0, up: 0 }, points[j]];
+  const before = j > 0 ? points[j - 1] : { day: 0, up: 0 };
+  const after = points[j];
   if (!after || after.up === before.up) return null;
   return before.day + ((half - before.up) / (after.up - before.up)) * (after.day - before.day);
 }

@@ -64,9 +64,11 @@ export function backCount(needs: SeedNeeds, sow: { from: Day; to: Day }, today: 
       late: Math.max(0, today - sow.to),
     };
   }
-  const [warm, cold] = [needs.warm?.value ?? 0, needs.cold.value];
+  const warm = needs.warm?.value ?? 0;
+  const cold = needs.cold.value;
   const start = Math.max(sow.from - cold - warm - SOAK_DAYS, Math.min(today, sow.from));
-  const [soaked, chilled] = [start + SOAK_DAYS, start + SOAK_DAYS + warm];
+  const soaked = start + SOAK_DAYS;
+  const chilled = start + SOAK_DAYS + warm;
   const out = chilled + cold;
   return {
     phases: [

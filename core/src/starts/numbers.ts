@@ -153,7 +153,10 @@ export function goalState(
   const met = chance >= confidence;
   return {
     expected: Math.round(underWay.reduce((s, b) => s + b.count * b.share.mean, 0)),
-    ...{ low: quantile(0.1), high: quantile(0.9), chance, met },
+    low: quantile(0.1),
+    high: quantile(0.9),
+    chance,
+    met,
     more: met ? null : smallestCount(1, Math.max(1, most), confidence, withMore),
   };
 }

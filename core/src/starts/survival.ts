@@ -78,7 +78,8 @@ export function stageEstimate(stage: Stage, library: Param, history: readonly Pa
   const all = used.reduce((s, h) => s + weight(h.n), LIBRARY_WEIGHT.value);
   const mean =
     used.reduce((s, h) => s + weight(h.n) * (h.k / h.n), LIBRARY_WEIGHT.value * library.value) / all;
-  const [k, n] = [used.reduce((s, h) => s + h.k, 0), used.reduce((s, h) => s + h.n, 0)];
+  const k = used.reduce((s, h) => s + h.k, 0);
+  const n = used.reduce((s, h) => s + h.n, 0);
   return {
     stage,
     library,
@@ -95,7 +96,8 @@ export function stageEstimate(stage: Stage, library: Param, history: readonly Pa
  * beta distribution with that mean and variance stands for it; checked by simulation.
  */
 export function throughAll(stages: readonly Shared[]): Shared {
-  let [mean, square] = [1, 1];
+  let mean = 1;
+  let square = 1;
   for (const s of stages) {
     mean *= s.mean;
     square *= s.mean * s.mean + s.rho * s.mean * (1 - s.mean);

@@ -34,7 +34,9 @@ export type DayOf = (day: Day) => { tmin: number; tmax: number } | null;
 
 /** A simulated reading of one hour: the day's temperatures, with seeded humidity, wind and rain. */
 export function simulatedReading(dayOf: DayOf, day: Day, hour: number, seed: number): Reading | null {
-  const [today, before, after] = [dayOf(day), dayOf(day - 1), dayOf(day + 1)];
+  const today = dayOf(day);
+  const before = dayOf(day - 1);
+  const after = dayOf(day + 1);
   if (!today) return null;
   const high = hour < COLDEST_HOUR ? (before ?? today).tmax : today.tmax;
   const temperature = temperatureAt(hour, today.tmin, high, (after ?? today).tmin);

@@ -95,7 +95,12 @@ export function warningsFor(
     if (high.p90 < HEAT.value) continue;
     const value = Math.round(high.p50);
     out.push({
-      ...{ kind: 'heat', day: toIso(today + n), ahead: n, value, unit: '°C', cohortIds: [] },
+      kind: 'heat',
+      day: toIso(today + n),
+      ahead: n,
+      value,
+      unit: '°C',
+      cohortIds: [],
       sure: high.p50 >= HEAT.value ? 'expected' : 'may',
       text: `Heat of ${Math.round(high.p90)} °C may come ${n === 0 ? 'today' : `in ${n} days`}: water early, shade small pots`,
     });
@@ -103,15 +108,13 @@ export function warningsFor(
   }
   if (latest && latest.gust >= STRONG_WIND.value)
     out.push({
-      ...{
-        kind: 'wind',
-        day: toIso(today),
-        ahead: 0,
-        value: latest.gust,
-        unit: 'm/s',
-        sure: 'expected',
-        cohortIds: [],
-      },
+      kind: 'wind',
+      day: toIso(today),
+      ahead: 0,
+      value: latest.gust,
+      unit: 'm/s',
+      sure: 'expected',
+      cohortIds: [],
       text: `Gusts of ${latest.gust} m/s at the station: lay tall pots down, mind fresh severed layers`,
     });
   return out.sort((a, b) => a.ahead - b.ahead || a.value - b.value);

@@ -106,7 +106,8 @@ export function smallestCount(
   reaches: (n: number) => number,
 ): number | null {
   if (most < atLeast || reaches(most) < confidence) return null;
-  let [low, high] = [atLeast, most];
+  let low = atLeast;
+  let high = most;
   while (low < high) {
     const mid = (low + high) >> 1;
     if (reaches(mid) >= confidence) high = mid;
@@ -130,7 +131,9 @@ export function sharedQuantile(q: number, n: number, share: Shared): number {
 export function fisherExact(a: number, b: number, c: number, d: number): number {
   for (const x of [a, b, c, d])
     if (!Number.isInteger(x) || x < 0) throw new RangeError(`not a table of counts: ${a} ${b} ${c} ${d}`);
-  const [row, col, n] = [a + b, a + c, a + b + c + d];
+  const row = a + b;
+  const col = a + c;
+  const n = a + b + c + d;
   const logMass = (x: number) => logChoose(col, x) + logChoose(n - col, row - x) - logChoose(n, row);
   const here = logMass(a);
   let p = 0;

@@ -45,7 +45,8 @@ export function quantile(sorted: ArrayLike<number>, q: number): number {
  * Abramowitz & Stegun 26.2.17 for the distribution function (absolute error below 7.5·10⁻⁸; from memory).
  */
 export function normalQuantile(p: number): number {
-  let [low, high] = [-8, 8];
+  let low = -8;
+  let high = 8;
   for (let i = 0; i < 60; i++) {
     const mid = (low + high) / 2;
     if (normalShare(mid) < p) low = mid;

@@ -29,7 +29,8 @@ export interface Score {
 /** Brier scores of the model and of the grower over outcomes, each plant weighing the same. */
 export function scoreOf(outcomes: readonly SurvivalOutcome[]): Score {
   const mean = (stated: (o: SurvivalOutcome) => number | null) => {
-    let [sum, plants] = [0, 0];
+    let sum = 0;
+    let plants = 0;
     for (const o of outcomes) {
       const said = stated(o);
       if (said === null || o.of === 0) continue;
@@ -48,7 +49,8 @@ export function scoreOf(outcomes: readonly SurvivalOutcome[]): Score {
 
 /** Plants of experience that weigh as much as the library's value. Common practice, no source. */
 export const PRIOR_PLANTS = 200;
-const [LEAST, MOST] = [0.7, 1.2];
+const LEAST = 0.7;
+const MOST = 1.2;
 
 /**
  * How outcomes move what a group is taken to bear: a factor on its tolerances. Plants that live more often

@@ -141,7 +141,9 @@ export class Leveller {
     }));
     return {
       placed: p.steps.map((s, i) => ({
-        ...{ id: s.id, week: weekOf(this.best[i]), later: laterOf(this.best[i]) / QUARTERS },
+        id: s.id,
+        week: weekOf(this.best[i]),
+        later: laterOf(this.best[i]) / QUARTERS,
       })),
       load,
       cost: this.cost,
@@ -232,7 +234,8 @@ export class Leveller {
   /** First and last week a step may have while those before and after it stay where they are. */
   private range(i: number): [from: number, to: number] {
     const n = this.nodes[i];
-    let [from, to] = [n.from, n.to];
+    let from = n.from;
+    let to = n.to;
     for (const b of n.before) from = Math.max(from, endOf(this.now[b.node]) + b.lag);
     for (const a of n.next) to = Math.min(to, weekOf(this.now[a.node]) - a.lag);
     return [from, to];
@@ -242,7 +245,8 @@ export class Leveller {
     const [from, to] = this.range(i);
     const was = this.now[i];
     const taken = this.put(i, was, -1);
-    let [low, at] = [Infinity, was];
+    let low = Infinity;
+    let at = was;
     const look = (option: number) => {
       const cost = OVERLOAD_COST * this.put(i, option, 1) + this.away(i, option);
       this.put(i, option, -1);
@@ -271,14 +275,16 @@ export class Leveller {
     // most tries stay near: a step that is well placed seldom gains far away
     const near = this.rng.next() < NEAR_SHARE ? NEAR_WEEKS : Infinity;
     const at = Math.min(to, Math.max(from, weekOf(this.now[i])));
-    const [first, last] = [Math.max(from, at - near), Math.min(to, at + near)];
+    const first = Math.max(from, at - near);
+    const last = Math.min(to, at + near);
     const w = first + Math.floor(this.rng.next() * (last - first + 1));
     const parts = this.nodes[i].parts.length;
     return optionOf(w, w < to && parts > 1 ? Math.floor(this.rng.next() * parts) : 0);
   }
 
   private tryMove(i: number, heat: number): void {
-    const [was, before] = [this.now[i], this.cost];
+    const was = this.now[i];
+    const before = this.cost;
     this.set(i, this.option(i));
     this.decide(before, heat, () => this.set(i, was));
   }
@@ -286,7 +292,9 @@ export class Leveller {
   private trySwap(i: number, heat: number): void {
     const j = Math.floor(this.rng.next() * this.nodes.length);
     if (i === j) return;
-    const [a, b, before] = [this.now[i], this.now[j], this.cost];
+    const a = this.now[i];
+    const b = this.now[j];
+    const before = this.cost;
     const fits = (k: number, option: number) => {
       const [from, to] = this.range(k);
       const week = weekOf(option);

@@ -62,8 +62,15 @@ export function buildNodes(p: YearProblem): { nodes: Node[]; order: number[]; ou
     const large = s.minutes > SPLIT_ABOVE * ordinary && s.locked === null && s.to > s.from;
     const [from, to] = s.locked === null ? [clamp(s.from), clamp(s.to)] : [clamp(s.locked), clamp(s.locked)];
     return {
-      ...{ from, to: Math.max(from, to), ideal: s.ideal, priority: s.priority },
-      ...{ parent: -1, parentLag: 0, children: [], before: [], next: [] },
+      from,
+      to: Math.max(from, to),
+      ideal: s.ideal,
+      priority: s.priority,
+      parent: -1,
+      parentLag: 0,
+      children: [],
+      before: [],
+      next: [],
       parts: [
         loads([main, ...s.trail]),
         ...(large ? [1, 2, 3].map((quarters) => loads([...parted(quarters), ...s.trail])) : []),

@@ -117,7 +117,8 @@ export class Prices {
 
   private move(value: number, best: number): void {
     const { p, nodes } = this;
-    const [all, skilled] = [new Float64Array(p.weeks), new Float64Array(p.weeks)];
+    const all = new Float64Array(p.weeks);
+    const skilled = new Float64Array(p.weeks);
     nodes.forEach((n, i) => {
       const week = weekOf(this.choice[i]);
       for (const r of n.parts[laterOf(this.choice[i])]) {

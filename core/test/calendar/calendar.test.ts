@@ -133,10 +133,16 @@ describe('a start as well as it is known', () => {
       return toIso((toDay(d.from) + toDay(d.to)) / 2).slice(5, 7);
     };
     expect(['winter', 'spring', 'summer', 'autumn'].map((s) => months(`${s} 2035`, 'north'))).to.deep.equal([
-      ...['01', '04', '07', '10'],
+      '01',
+      '04',
+      '07',
+      '10',
     ]);
     expect(['winter', 'spring', 'summer', 'autumn'].map((s) => months(`${s} 2035`, 'south'))).to.deep.equal([
-      ...['07', '10', '01', '04'],
+      '07',
+      '10',
+      '01',
+      '04',
     ]);
     expect(read('Fall 2035')).to.equal(read('autumn 2035'));
     expect(read('SPRING 2035')).to.equal(read('spring 2035'));
@@ -144,8 +150,21 @@ describe('a start as well as it is known', () => {
 
   it('takes nothing for a date that is none, and no span that runs backwards', () => {
     for (const said of [
-      ...['', 'soon', 'last spring', 'spring', 'spring 35', '2035-13', '2035-02-30', '35', '1850', '2300'],
-      ...['2035-2033', '2035-02-28..2034-11-01', '2035-02-30..2035-03-01', 'spring 2250', '2035/03/01'],
+      '',
+      'soon',
+      'last spring',
+      'spring',
+      'spring 35',
+      '2035-13',
+      '2035-02-30',
+      '35',
+      '1850',
+      '2300',
+      '2035-2033',
+      '2035-02-28..2034-11-01',
+      '2035-02-30..2035-03-01',
+      'spring 2250',
+      '2035/03/01',
     ])
       expect(read(said), said).to.equal(null);
   });

@@ -55,11 +55,13 @@ describe('years, methods and lots compared', () => {
     const rng = random(29);
     const masses = sharedMasses(60, { mean: 0.65, rho: 0.1 });
     const tray = () => {
-      let [k, u] = [0, rng.next()];
+      let k = 0;
+      let u = rng.next();
       while (k < 60 && (u -= masses[k]) > 0) k++;
       return unit('year', k, 60);
     };
-    let [held, naively] = [0, 0];
+    let held = 0;
+    let naively = 0;
     const runs = 600;
     for (let i = 0; i < runs; i++) {
       const trays = [tray(), tray(), tray(), tray()];

@@ -3,7 +3,11 @@ import fc from 'fast-check';
 import { allocate, type Want } from '@gonimos/core/containers';
 
 const want = (id: string, count: number, on: string): Want => ({
-  ...{ id, code: id.toUpperCase(), container: 'basket-18', count, on },
+  id,
+  code: id.toUpperCase(),
+  container: 'basket-18',
+  count,
+  on,
 });
 const shelf = (have: number, arriving = 0, arrives: string | null = null) => [
   { container: 'basket-18', have, arriving, arrives },

@@ -165,7 +165,8 @@ describe('scenarios: the reserve is weighed by the loss that is suffered', () =>
   };
   /** Reserve left, by hand: q·(larger term + 0.3 × smaller), r/(2·τr) and 0.45·t/τt. */
   const drop = (q: number, root: number, top: number, tr: number, tt: number) => {
-    const [r, t] = [(0.5 * root) / tr, (0.45 * top) / tt];
+    const r = (0.5 * root) / tr;
+    const t = (0.45 * top) / tt;
     return q * (Math.max(r, t) + 0.3 * Math.min(r, t));
   };
 
@@ -211,7 +212,8 @@ describe('scenarios: the reserve is weighed by the loss that is suffered', () =>
         ),
         'cut',
       );
-    const [strong, weak] = [at(4), at(2)];
+    const strong = at(4);
+    const weak = at(2);
     expect([strong.rootCut!.take, weak.rootCut!.take]).to.deep.equal([0.6, 0.6]);
     expect(daysBetween(strong.opens!, weak.opens!)).to.be.greaterThan(60);
     expect(says(weak, 'vigour') ?? says(weak, 'reserve')).to.not.equal(undefined);

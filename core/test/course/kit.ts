@@ -17,7 +17,13 @@ export function facts(
   const first = { [firstStep(p).key]: { status: 'done' as const, doneOn: startedOn } };
   const schools = { nursery: {}, cohort: {} };
   return {
-    ...{ taxonId, programme: p, startedOn, live: 60, sizes: [], vigour: [], schools },
+    taxonId,
+    programme: p,
+    startedOn,
+    live: 60,
+    sizes: [],
+    vigour: [],
+    schools,
     ...more,
     steps: { ...first, ...more.steps },
   };

@@ -23,7 +23,8 @@ describe('scenarios: the plant', () => {
     const f = facts('acer-campestre', p, '2027-03-01', { vigour: [{ on: '2029-11-01', value: 3 }] });
     const under = (insults: string) =>
       compileCourse({ ...f, schools: { nursery: {}, cohort: { insults } } }, outside, '2030-01-05');
-    const [one, both] = [under('one'), under('combined')];
+    const one = under('one');
+    const both = under('combined');
     expect(decides(one, 'b').rule).to.equal('school');
     expect(step(one, 'b').opens!.slice(0, 4)).to.equal('2031');
     expect(step(both, 'a').opens!.slice(0, 4)).to.equal('2030');
@@ -163,7 +164,8 @@ describe('scenarios: stock, quarantine, hands, buds and odds', () => {
   it('a tally of buds holds work back until half the cohort is ready, or opens it at once', () => {
     const on = '2030-03-10';
     const at = (ready: number) => compileCourse({ ...f, buds: { on, looked: 40, ready } }, outside, on);
-    const [few, many] = [at(4), at(30)];
+    const few = at(4);
+    const many = at(30);
     // one in ten ready and a spread of six days: half are 1.28 × 6 = 8 days behind
     expect(step(few, 'a').reasons.find((r) => r.rule === 'condition')!.text).to.match(/\{2030-03-18\}/);
     expect(step(many, 'a').opens! <= on).to.equal(true);

@@ -20,7 +20,8 @@ const plan = (f: CourseFacts, today = TODAY, book = outside) => compileCourse(f,
 const says = (s: PlannedStep, rule: RuleName) => s.reasons.find((r) => r.rule === rule);
 /** What the rule does to a step: without it and with it. */
 function compare(rule: RuleName, without: CourseFacts, with_: CourseFacts, key = 'b', today = TODAY) {
-  const [free, held] = [step(plan(without, today), key), step(plan(with_, today), key)];
+  const free = step(plan(without, today), key);
+  const held = step(plan(with_, today), key);
   expect(says(free, rule), `${rule} is silent without cause`).to.equal(undefined);
   expect(says(held, rule), `${rule} speaks by name`).to.not.equal(undefined);
   return { free, held, text: says(held, rule)!.text };

@@ -20,8 +20,13 @@ describe('scenarios: the season of a place', () => {
     const plain = step(compileCourse(f, seasonBook(c, warm), today), 'a');
     const seen: Observation[] = [
       {
-        ...{ kind: 'white-tips', taxonId: 'acer-campestre', phenology: 'standard', season: 2031 },
-        ...{ on: toDay('2031-02-16'), expected: null, here: true },
+        kind: 'white-tips',
+        taxonId: 'acer-campestre',
+        phenology: 'standard',
+        season: 2031,
+        on: toDay('2031-02-16'),
+        expected: null,
+        here: true,
       },
     ];
     const after = compileCourse(f, seasonBook(c, warm, { seen }), today);
@@ -38,8 +43,13 @@ describe('scenarios: the season of a place', () => {
     const late = (season: number, by: number): Observation => {
       const m = outside.marker('bud-swell', season, { id: '', phenology: 'standard' }) as MarkerDays;
       return {
-        ...{ kind: 'buds-swelling', taxonId: 'carpinus-betulus', phenology: 'standard', season },
-        ...{ on: m.p50 + by, expected: m.p50, here: true },
+        kind: 'buds-swelling',
+        taxonId: 'carpinus-betulus',
+        phenology: 'standard',
+        season,
+        on: m.p50 + by,
+        expected: m.p50,
+        here: true,
       };
     };
     const seen = [late(2028, 9), late(2029, 11), late(2030, 10)];
@@ -110,7 +120,8 @@ describe('scenarios: the season of a place', () => {
   it('a hardy kind in the heated house is sent out to rest in autumn, hardened off first; a fig is not', () => {
     const f = facts('acer-campestre', two('measure', 'chop'), '2028-06-01');
     const c = compileCourse(f, house, '2030-07-01');
-    const [harden, rest] = [step(c, 'harden-2030'), step(c, 'rest-2030')];
+    const harden = step(c, 'harden-2030');
+    const rest = step(c, 'rest-2030');
     expect(harden.closes! <= rest.closes!).to.equal(true);
     expect(rest.opens!.slice(0, 7)).to.be.oneOf(['2030-09', '2030-10', '2030-11']);
     expect(rest.ready).to.equal(false);
@@ -148,7 +159,9 @@ describe('scenarios: the season of a place', () => {
       steps: [
         p.steps[0],
         {
-          ...{ key: 'harden', operation: 'harden-off', after: [{ step: 'start' }] },
+          key: 'harden',
+          operation: 'harden-off',
+          after: [{ step: 'start' }],
           window: {
             kind: 'season',
             opens: ['leaf-fall-done', -75],
@@ -179,8 +192,11 @@ describe('scenarios: the season of a place', () => {
     // 20 °C day and night: 15 °C·d a day above 5 °C; the check of semi-ripe cuttings wants 450, thirty days of it
     const steady = seasonBook(
       climateOf({
-        ...{ ...maritime, tmin: Array<number>(12).fill(20), tmax: Array<number>(12).fill(20) },
-        ...{ spreadWinter: 0.01, spreadSummer: 0.01 },
+        ...maritime,
+        tmin: Array<number>(12).fill(20),
+        tmax: Array<number>(12).fill(20),
+        spreadWinter: 0.01,
+        spreadSummer: 0.01,
       }),
     );
     const stuck = '2037-06-20';

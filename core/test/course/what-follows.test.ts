@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { daysBetween, toDay, toIso } from '@gonimos/core/calendar';
+import { addDays, daysBetween, toDay, toIso } from '@gonimos/core/calendar';
 import { compileCourse, plantOn, type CourseFacts, type PlannedStep } from '@gonimos/core/course';
 import { programme, suits, usualProgramme, PROGRAMMES } from '@gonimos/core/programmes';
 import { doubleCutOff, filling } from '@gonimos/core/layers';
@@ -58,10 +58,12 @@ describe('scenarios: aftercare by what was done', () => {
   it('wire put on at the first root work is looked at before the stem swells into it: sooner on a quick kind', () => {
     const first = (id: string, p: string) => {
       const c = plan(facts(id, programme(p), '2036-03-12'), '2036-03-12');
-      const [wired, looked] = [step(c, 'wire-1').target!, step(c, 'wire-1.wire-check').opens!];
+      const wired = step(c, 'wire-1').target!;
+      const looked = step(c, 'wire-1.wire-check').opens!;
       return daysBetween(wired, looked);
     };
-    const [quick, slow] = [first('acer-buergerianum', 'seed-broadleaf'), first('pinus-mugo', 'seed-pine')];
+    const quick = first('acer-buergerianum', 'seed-broadleaf');
+    const slow = first('pinus-mugo', 'seed-pine');
     expect(quick).to.be.within(14, 90);
     expect(slow).to.be.greaterThan(quick);
   });
@@ -86,7 +88,9 @@ describe('scenarios: layers in a cool maritime place and its neighbours', () => 
 
   it('the table of cut-offs: early summer passes, late does not; a month later when warmer, two months earlier when colder', () => {
     const last = (by: number) => doubleCutOff(at(by), toDay('2037-04-15'), toDay('2037-11-30'));
-    const [cold, here, warm] = [last(-3), last(0), last(3)];
+    const cold = last(-3);
+    const here = last(0);
+    const warm = last(3);
     console.log(
       `      cut-offs ${[cold, here, warm].map((d) => (d === null ? 'none' : toIso(d))).join(', ')}`,
     );
@@ -128,6 +132,18 @@ describe('scenarios: what is held back is not root-bound', () => {
     );
     // half full a season on, it is not bound yet; the plan says when it will be, or moves it on before
     expect(plan(f, '2031-03-10').rootBoundOn).to.equal(null);
+  });
+
+  it('the day roots fill a container is the same whenever it is asked for, before it and after', () => {
+    const p = two('wire', 'feed');
+    const f = facts('acer-campestre', p, '2030-03-12', {
+      firstContainer: 'pot-9',
+      steps: { start: { status: 'done', doneOn: '2030-03-12', container: 'pot-9' } },
+    });
+    const on = plan(f, '2030-06-01').rootBoundOn!;
+    expect(on).to.be.a('string');
+    for (const day of ['2030-06-02', '2031-01-05', on, addDays(on, 40)])
+      expect(plan(f, day).rootBoundOn, day).to.equal(on);
   });
 
   it('a date that waits for a caliper tells the years it may come in', () => {

@@ -46,19 +46,19 @@ describe('cuttings', () => {
     const course = (again: string | null, today: string) =>
       compileCourse(
         {
-          ...{
-            taxonId: 'carpinus-betulus',
-            programme: programme('cutting-broadleaf'),
-            startedOn: '2037-07-01',
-            live: 60,
-          },
+          taxonId: 'carpinus-betulus',
+          programme: programme('cutting-broadleaf'),
+          startedOn: '2037-07-01',
+          live: 60,
           steps: {
             stick: { status: 'done', doneOn: '2037-07-01' },
             ...(again
               ? { check: { status: 'planned' as const, again: { on: again, found: 'callus only' } } }
               : {}),
           },
-          ...{ sizes: [], vigour: [], schools: { nursery: {}, cohort: {} } },
+          sizes: [],
+          vigour: [],
+          schools: { nursery: {}, cohort: {} },
         },
         book,
         today,

@@ -24,10 +24,15 @@ describe('a layer through its life', () => {
     fc.assert(
       fc.property(fc.array(step, { maxLength: 25 }), (tries) => {
         const events: LayerEvent[] = [];
-        let [severed, failed, opened, sealed] = [0, 0, 0, 0];
+        let severed = 0;
+        let failed = 0;
+        let opened = 0;
+        let sealed = 0;
         for (const [i, t] of tries.entries()) {
           const e: LayerEvent = {
-            ...{ kind: t.kind, on: addDays('2036-05-20', i), note: '' },
+            kind: t.kind,
+            on: addDays('2036-05-20', i),
+            note: '',
             found: t.kind === 'looked' || t.kind === 'opened' ? t.found : null,
           };
           const before = layerState(events);
@@ -126,7 +131,8 @@ describe('several layers on one parent', () => {
         fc.integer({ min: 6, max: 79 }),
         fc.constantFrom('ring' as const, 'tourniquet' as const),
         (d, how) => {
-          const [a, b] = [cutFor(d, how), cutFor(d + 1, how)];
+          const a = cutFor(d, how);
+          const b = cutFor(d + 1, how);
           expect(b.girth).to.be.at.least(a.girth);
           expect([b.ring >= a.ring, b.wire >= a.wire, b.moss >= a.moss]).to.deep.equal([true, true, true]);
           expect(b.film[1]).to.be.at.least(a.film[1]);

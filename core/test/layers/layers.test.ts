@@ -55,7 +55,8 @@ describe('air layers', () => {
     // constant 20 °C, no spread: 12 °C·d a day above 8 °C; 375/12 = 31.3, 260/12 = 21.7
     const still = book({ ...steady, spreadWinter: 0.01, spreadSummer: 0.01 });
     const from = toDay('2037-06-01');
-    const [first, second] = [filling(still, from), filling(still, from, 'second')];
+    const first = filling(still, from);
+    const second = filling(still, from, 'second');
     if (first.kind !== 'days' || second.kind !== 'days') throw new Error('never fills');
     expect(first.p50 - from).to.be.within(29, 34);
     expect(second.p50 - from).to.be.within(20, 24);
@@ -84,7 +85,8 @@ describe('air layers', () => {
   });
 
   it('says its verdict plainly, with the days and the last day', () => {
-    const [on, late] = [toDay('2037-06-20'), toDay('2037-09-01')];
+    const on = toDay('2037-06-20');
+    const late = toDay('2037-09-01');
     const words = (full: boolean, day: number) =>
       verdictText(decideLayer(books['43° N'], on - 40, day, full));
     expect(words(true, on)).to.match(/^Full: open it.*at least \d+ days before frost.*\{2037-08-\d\d\}/);
@@ -95,7 +97,8 @@ describe('air layers', () => {
   for (const name of Object.keys(CLIMATES))
     it(`${name}: the verdict flips on the right side of the cut-off`, () => {
       const b = books[name];
-      const [from, to] = [toDay('2037-04-01'), toDay('2037-11-30')];
+      const from = toDay('2037-04-01');
+      const to = toDay('2037-11-30');
       const cutOff = doubleCutOff(b, from, to)!;
       expect(cutOff, 'there is a cut-off').to.be.within(from, to - 1);
       expect(p10(name, cutOff)).to.be.at.least(0);
@@ -113,7 +116,9 @@ describe('air layers', () => {
 
   it('warmth and frost order the cut-offs, as in the prototype: 27 July, a month later when warmer, long before when colder', () => {
     const at = (name: string) => doubleCutOff(books[name], toDay('2037-04-01'), toDay('2037-11-30'))!;
-    const [plain, warm, cold] = [at('52° N'), at('52° N, 3 °C warmer'), at('52° N, 3 °C colder')];
+    const plain = at('52° N');
+    const warm = at('52° N, 3 °C warmer');
+    const cold = at('52° N, 3 °C colder');
     console.log(`      cut-offs: ${[cold, plain, warm, at('43° N')].map(toIso).join(', ')}`);
     // regression guard: parameters were fitted to trade ranges with invented normals of this kind
     expect(plain).to.be.within(toDay('2037-07-07'), toDay('2037-08-16'));
@@ -160,7 +165,12 @@ describe('air layers', () => {
       diameter: number,
       more: Partial<PlannedLayer> = {},
     ): PlannedLayer => ({
-      ...{ name, stem: 'main', height, diameter, branches: 3, keeps: 2 },
+      name,
+      stem: 'main',
+      height,
+      diameter,
+      branches: 3,
+      keeps: 2,
       ...more,
     });
     const good = [layer('top', 1600, 18), layer('mid', 1100, 24), layer('low', 600, 30)];

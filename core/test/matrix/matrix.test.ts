@@ -56,7 +56,8 @@ function* lagFaults({ course: { steps } }: Case): Generator<string> {
     if (after < lag[0] || after > lag[1]) yield `${s.key} ${after} days after ${parent.key}`;
   }
   for (const [from, to, least, most] of SPANS) {
-    const [a, b] = [by.get(from)?.target, by.get(to)?.target];
+    const a = by.get(from)?.target;
+    const b = by.get(to)?.target;
     if (a && b && (days(a, b) < least || days(a, b) > most)) yield `${from} → ${to}: ${days(a, b)} days`;
   }
 }
@@ -89,7 +90,8 @@ describe('the plan in every climate, for every kind and programme', () => {
       };
       const refused = new Map<string, number>();
       const faults: string[] = [];
-      let [steps, cases] = [0, 0];
+      let steps = 0;
+      let cases = 0;
       for (const c of casesOf(world)) {
         cases++;
         const found = [...lagFaults(c), ...summerFaults(c, nightOf)];

@@ -47,7 +47,13 @@ export interface Case {
 
 export const TODAY = '2027-02-01';
 export const factsOf = (t: Taxon, p: Programme, more: Partial<CourseFacts> = {}): CourseFacts => ({
-  ...{ taxonId: t.id, programme: p, startedOn: TODAY, live: 60, steps: {}, sizes: [], vigour: [] },
+  taxonId: t.id,
+  programme: p,
+  startedOn: TODAY,
+  live: 60,
+  steps: {},
+  sizes: [],
+  vigour: [],
   schools: { nursery: {}, cohort: {} },
   ...more,
 });

@@ -99,7 +99,8 @@ describe('from one programme to another midway', () => {
       share: fc.double({ min: 0, max: 1, noNaN: true }),
     })
     .map(({ from, to, share }) => ({
-      ...{ from, to },
+      from,
+      to,
       // work is done in order: a beginning of the programme
       done: from.steps.slice(0, Math.floor(share * from.steps.length)).map((s) => s.key),
     }));
@@ -112,7 +113,8 @@ describe('from one programme to another midway', () => {
         expect(new Set(targets).size).to.equal(targets.length);
         for (const [was, now] of Object.entries(r.keys)) {
           expect(done).to.include(was);
-          const [a, b] = [from.steps.find((s) => s.key === was)!, to.steps.find((s) => s.key === now)!];
+          const a = from.steps.find((s) => s.key === was)!;
+          const b = to.steps.find((s) => s.key === now)!;
           expect(b.operation).to.equal(a.operation);
           for (const w of b.after.filter((x) => !x.optional)) expect(targets).to.include(w.step);
         }

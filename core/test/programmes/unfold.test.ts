@@ -113,9 +113,24 @@ describe('aftercare chains', () => {
         .map((s) => s.operation),
     );
     expect([...seen]).to.include.members([
-      ...['survival-look', 'first-feed', 'tie-check', 'moss-off', 'shade', 'shade-off', 'mist', 'stake'],
-      ...['guard-on', 'guard-off', 'wire-check', 'layer-check', 'shoot-choice', 'stub-off', 'root-check'],
-      ...['stake-off', 'repellent', 'repellent-again'],
+      'survival-look',
+      'first-feed',
+      'tie-check',
+      'moss-off',
+      'shade',
+      'shade-off',
+      'mist',
+      'stake',
+      'guard-on',
+      'guard-off',
+      'wire-check',
+      'layer-check',
+      'shoot-choice',
+      'stub-off',
+      'root-check',
+      'stake-off',
+      'repellent',
+      'repellent-again',
     ]);
   });
 

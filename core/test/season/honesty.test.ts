@@ -40,7 +40,8 @@ describe('season: honest forecasts', () => {
       widths.sort((a, b) => a - b);
       return { held: held / years, width: widths[years / 2] };
     };
-    const [january, march] = [on('2030-01-01'), on('2030-03-01')];
+    const january = on('2030-01-01');
+    const march = on('2030-03-01');
     console.log(
       `      1 January holds ${(january.held * 100).toFixed(0)} %, width ${january.width} d; 1 March ${(march.held * 100).toFixed(0)} %, ${march.width} d`,
     );
@@ -52,7 +53,8 @@ describe('season: honest forecasts', () => {
 
   it('the outlook of a day holds its share of what then comes', () => {
     // four nights ahead: one in ten below P10, half below P50, over 400 independent truths
-    let [below, half] = [0, 0];
+    let below = 0;
+    let half = 0;
     const years = 400;
     for (let y = 0; y < years; y++) {
       const real = truth(y);

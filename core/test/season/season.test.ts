@@ -112,7 +112,8 @@ describe('season: markers', () => {
     const south = seasonMarkers(climateOf(mirrored(maritime)), 2027);
     const moved: Record<string, number> = {};
     for (const name of MARKERS) {
-      const [n, s] = [north[name], south[name]];
+      const n = north[name];
+      const s = south[name];
       expect(n.kind, name).to.equal(s.kind);
       if (n.kind === 'no-marker' || s.kind === 'no-marker') continue;
       for (const q of ['p10', 'p50', 'p90'] as const) {
@@ -127,7 +128,8 @@ describe('season: markers', () => {
     const at = (site: Site, name: 'bud-swell' | 'bud-swell-late') => days(site, name);
     const rows = [-3, 0, 3].map((d) => {
       const site = warmer(maritime, d);
-      const [early, late] = [at(site, 'bud-swell'), at(site, 'bud-swell-late')];
+      const early = at(site, 'bud-swell');
+      const late = at(site, 'bud-swell-late');
       console.log(
         `      ${d} °C: bud swell ${toIso(early.p50)} (chill P10 ${early.chill!.p10.toFixed(0)} d),`,
         `beech ${toIso(late.p50)} (chill P10 ${late.chill!.p10.toFixed(0)} d)`,
@@ -152,7 +154,9 @@ describe('season: markers', () => {
       const known = { from: truth.from, tmin: truth.tmin.slice(0, n), tmax: truth.tmax.slice(0, n) };
       return seasonBook(c, known).marker('bud-swell', 2027, STANDARD) as MarkerDays;
     };
-    const [jan, march, june] = [upTo('2027-01-01'), upTo('2027-03-05'), upTo('2027-06-01')];
+    const jan = upTo('2027-01-01');
+    const march = upTo('2027-03-05');
+    const june = upTo('2027-06-01');
     expect(march.p90 - march.p10).to.be.lessThan(jan.p90 - jan.p10);
     expect(june.passed).to.equal(true);
     expect(june.p10).to.equal(june.p90);

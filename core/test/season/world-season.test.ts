@@ -27,7 +27,11 @@ const ZONE = { longitude: 0, timeZone: 'UTC' };
 const NOTTEM_F = [39.7, 39.2, 42.2, 46.3, 52.6, 58.0, 61.9, 60.5, 56.5, 49.5, 42.6, 39.5];
 const RANGE_C = [6, 6.5, 7.5, 8.5, 9.5, 10, 10, 9.5, 9, 7.5, 6.5, 6];
 const nottingham: Site = {
-  ...{ ...ZONE, latitude: 52.95, elevation: 60, spreadWinter: 3, spreadSummer: 2.3 },
+  ...ZONE,
+  latitude: 52.95,
+  elevation: 60,
+  spreadWinter: 3,
+  spreadSummer: 2.3,
   tmin: NOTTEM_F.map((f, i) => ((f - 32) * 5) / 9 - RANGE_C[i] / 2),
   tmax: NOTTEM_F.map((f, i) => ((f - 32) * 5) / 9 + RANGE_C[i] / 2),
 };

@@ -11,7 +11,8 @@ import type { Shared } from '@gonimos/core/stats';
  */
 function masses(n: number, { mean, rho }: Shared): number[] {
   const size = 1 / rho - 1;
-  const [a, b] = [mean * size, (1 - mean) * size];
+  const a = mean * size;
+  const b = (1 - mean) * size;
   const rise = (x: number, k: number) =>
     Array.from({ length: k }, (_, i) => x + i).reduce((p, v) => p * v, 1);
   const choose = (k: number) => rise(n - k + 1, k) / rise(1, k);

@@ -142,10 +142,12 @@ describe('how many to start', () => {
     expect(all.mean).to.be.closeTo(0.6 * 0.9 * 0.85, 1e-12);
     // simulate: each stage thins what the one before left
     const rng = random(11);
-    const [runs, n] = [4000, 120];
+    const runs = 4000;
+    const n = 120;
     const draw = (k: number, s: { mean: number; rho: number }) => {
       const masses = sharedMasses(k, s);
-      let [x, u] = [0, rng.next()];
+      let x = 0;
+      let u = rng.next();
       while (x < k && (u -= masses[x]) > 0) x++;
       return x;
     };

@@ -33,8 +33,14 @@ describe('weather station', () => {
     const book = seasonBook(climate, cold);
     const today = cold.from + 119;
     const c = (id: string, bears: number): Exposed => ({
-      ...{ id, code: id.toUpperCase(), bears, because: 'tender kind', book, fixed: false },
-      ...{ placeName: 'Cold frame', pieces: '3 trays' },
+      id,
+      code: id.toUpperCase(),
+      bears,
+      because: 'tender kind',
+      book,
+      fixed: false,
+      placeName: 'Cold frame',
+      pieces: '3 trays',
     });
     const told = warningsFor([c('oj', 5), c('hb', -25)], book, today, null);
     expect(told.length).to.equal(1);

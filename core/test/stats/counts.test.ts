@@ -90,10 +90,12 @@ describe('chances of counts', () => {
       }
     };
     const [a, b] = betaOf({ mean: 0.5, rho: 0.1 });
-    const [runs, n] = [20_000, 140];
+    const runs = 20_000;
+    const n = 140;
     let reached = 0;
     for (let i = 0; i < runs; i++) {
-      const [x, y] = [gamma(a), gamma(b)];
+      const x = gamma(a);
+      const y = gamma(b);
       const p = x / (x + y);
       let k = 0;
       for (let j = 0; j < n; j++) if (rng.next() < p) k++;
@@ -134,7 +136,8 @@ describe('chances of counts', () => {
     for (const rho of [0.05, 0.2]) {
       const masses = sharedMasses(60, { mean: 0.6, rho });
       const trays = Array.from({ length: 600 }, () => {
-        let [k, u] = [0, rng.next()];
+        let k = 0;
+        let u = rng.next();
         while (k < 60 && (u -= masses[k]) > 0) k++;
         return { k, n: 60 };
       });

@@ -50,7 +50,12 @@ describe('cells of a tray', () => {
         }
         const counts = cellCounts(cells.map((c) => c.state));
         const entry = (type: LedgerEntry['type'], count: number, seq: number): LedgerEntry => ({
-          ...{ id: `${seq}`, cohortId: 'A', type, on: '2037-04-01', seq, count },
+          id: `${seq}`,
+          cohortId: 'A',
+          type,
+          on: '2037-04-01',
+          seq,
+          count,
           ...(type === 'started' ? { unit: 'seed' as const } : {}),
         });
         const total = (type: string) => cells.filter((c) => c.effects.some((e) => e.type === type)).length;

@@ -30,7 +30,10 @@ describe('trunk growth', () => {
 
   it('packs rings for sending and gives them back', () => {
     const rings = [4.9, 12.8, 17.04].map((caliper, i) => ({
-      ...{ season: 2031 + i, caliper, slow: Math.floor(caliper), fast: Math.ceil(caliper) + 1 },
+      season: 2031 + i,
+      caliper,
+      slow: Math.floor(caliper),
+      fast: Math.ceil(caliper) + 1,
       measured: i === 1,
     }));
     const run = packRings(rings);

@@ -5,16 +5,14 @@ import { rankCauses, usualDecision, type RootCase } from '@gonimos/core/visits';
 import { programme, retarget } from '@gonimos/core/programmes';
 
 const quiet: RootCase = {
-  ...{
-    found: [],
-    fill: 0.4,
-    litres: 3,
-    wall: 'air-pruning',
-    sinceWork: 1,
-    warmth: 20,
-    light: 'full',
-    mix: 'mineral',
-  },
+  found: [],
+  fill: 0.4,
+  litres: 3,
+  wall: 'air-pruning',
+  sinceWork: 1,
+  warmth: 20,
+  light: 'full',
+  mix: 'mineral',
 };
 const first = (more: Partial<RootCase>) => rankCauses({ ...quiet, ...more })[0];
 

@@ -10,8 +10,14 @@ export function randomYear(seed: number, steps: number, weeks: number, tight: nu
     const to = Math.min(weeks - 1, from + 1 + pick(Math.min(8, weeks)));
     const before = i > 0 && rng.next() < 0.4 ? pick(i) : -1;
     return {
-      ...{ id: `s${i}`, minutes: 30 + pick(400), skilled: rng.next() < 0.4, crew: 1, from, to },
-      ...{ ideal: from + pick(to - from + 1), priority: 1 + pick(3) },
+      id: `s${i}`,
+      minutes: 30 + pick(400),
+      skilled: rng.next() < 0.4,
+      crew: 1,
+      from,
+      to,
+      ideal: from + pick(to - from + 1),
+      priority: 1 + pick(3),
       after: before >= 0 ? [{ id: `s${before}`, weeks: pick(2) }] : [],
       trail: rng.next() < 0.3 ? [{ weeks: 2, minutes: 20, skilled: false }] : [],
       locked: null,

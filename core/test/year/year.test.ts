@@ -95,7 +95,9 @@ function optimum(p: YearProblem, ceiling: number): number {
 
 describe('year: levelling', () => {
   it('finds the optimum of at least 58 of 60 small years, whole and parted, and no bound is above it', () => {
-    let [looked, found, parted] = [0, 0, 0];
+    let looked = 0;
+    let found = 0;
+    let parted = 0;
     for (let seed = 1; looked < 60; seed++) {
       const p = randomYear(seed, SIZES[seed % SIZES.length], 6, 0.8 + (seed % 4) * 0.1);
       const l = new Leveller(p, seed);

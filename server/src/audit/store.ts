@@ -21,6 +21,9 @@ export const readAudit = (sql: Sql): Promise<AuditLine[]> =>
     .orderBy('a.seq', 'desc')
     .limit(MOST)
     .select({
-      ...{ seq: 'a.seq', at: 'a.at', subject: 'a.subject', what: 'a.what' },
+      seq: 'a.seq',
+      at: 'a.at',
+      subject: 'a.subject',
+      what: 'a.what',
       by: sql.raw("coalesce(p.name, 'at the machine')"),
     });

@@ -34,7 +34,8 @@ export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: str
   if (anyway.trim()) return;
   const today = todayAt(await readNursery(sql));
   const books = await seasonBooks(sql);
-  const [here, there] = [books.get(c.placeId)!, books.get(to)!];
+  const here = books.get(c.placeId)!;
+  const there = books.get(to)!;
   const hardened = await sql('standing_record as r')
     .join('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
     .where({ 'r.cohort_id': c.id })

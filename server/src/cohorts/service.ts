@@ -71,7 +71,10 @@ export async function putCohort(
     await insertWork(
       trx,
       workOn({
-        ...{ id: recordId, cohortId: c.id, stepKey: firstStep(p).key, on: started.from },
+        id: recordId,
+        cohortId: c.id,
+        stepKey: firstStep(p).key,
+        on: started.from,
         done: c.count,
       }),
       { potting: { container: c.container, before: c.container }, ...sizesOf(calipers) },
@@ -79,7 +82,11 @@ export async function putCohort(
     );
   await insertEntries(trx, [
     {
-      ...{ id: randomUUID(), cohortId: c.id, type: 'started', on: started.from, to: started.to },
+      id: randomUUID(),
+      cohortId: c.id,
+      type: 'started',
+      on: started.from,
+      to: started.to,
       count: c.count,
       unit: unitAt(p, at),
       recordId: at === 0 ? recordId : null,
@@ -182,9 +189,13 @@ export async function settleKind(
     .update({ taxon_id: s.taxonId, taxon_maybe: null, version: trx.raw('version + 1') });
   const name = (taxonId: string) => taxon(taxonId).name;
   await insertIdentity(trx, {
-    ...{ id: s.id, cohortId: id, on: todayAt(await readNursery(trx)), personId },
+    id: s.id,
+    cohortId: id,
+    on: todayAt(await readNursery(trx)),
+    personId,
     reason: s.reason || `seen to be ${name(s.taxonId)}; it might have been ${maybe.map(name).join(' or ')}`,
-    ...{ was: { code, tag }, now: { code, tag } },
+    was: { code, tag },
+    now: { code, tag },
   });
   return onCohort(trx, id, s.id, `it was seen to be ${name(s.taxonId)}`);
 }
@@ -198,7 +209,11 @@ export async function promote(
   const cohort = await lockCohort(trx, from);
   const on = todayAt(await readNursery(trx));
   await copyCohort(trx, from, {
-    ...{ id: p.newId, code: p.newCode, placeId: cohort.place_id, note: p.note, tag: p.tag },
+    id: p.newId,
+    code: p.newCode,
+    placeId: cohort.place_id,
+    note: p.note,
+    tag: p.tag,
   });
   const half = { on, count: 1, transferId: p.id, personId };
   await insertEntries(trx, [
@@ -206,8 +221,12 @@ export async function promote(
     { ...half, id: randomUUID(), cohortId: p.newId, type: 'split_in' },
   ]);
   await trx('plant').insert({
-    ...{ id: randomUUID(), cohort_id: from, own_cohort_id: p.newId, entry_id: p.id },
-    ...{ tag: p.tag, promoted_on: on },
+    id: randomUUID(),
+    cohort_id: from,
+    own_cohort_id: p.newId,
+    entry_id: p.id,
+    tag: p.tag,
+    promoted_on: on,
   });
   return onCohort(trx, from, p.id, 'a plant was promoted', [p.newId]);
 }

@@ -47,8 +47,12 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     .where({ 'c.id': id })
     .first(formerly(sql), {
       ...ROW,
-      ...{ goalId: 'c.goal_id', origin: 'c.origin' },
-      ...{ hostId: 'h.id', hostCode: 'h.code', lotId: 'l.id', lotName: 'l.name' },
+      goalId: 'c.goal_id',
+      origin: 'c.origin',
+      hostId: 'h.id',
+      hostCode: 'h.code',
+      lotId: 'l.id',
+      lotName: 'l.name',
       trays: sql.raw('(SELECT count(*)::int FROM tray t WHERE t.cohort_id = c.id)'),
       programmeId: 'c.programme_id',
       programmeName: sql.raw("c.programme ->> 'name'"),
@@ -153,8 +157,13 @@ export async function updateCohort(
   if (changed === 0) throw conflict('The cohort was changed meanwhile.', await readCohort(sql, id));
   if (edit.code !== was.code)
     await insertIdentity(sql, {
-      ...{ id: randomUUID(), cohortId: id, on: today, reason: 'the code was changed', personId },
-      ...{ was: { code: was.code, tag: was.tag }, now: { code: edit.code, tag: was.tag } },
+      id: randomUUID(),
+      cohortId: id,
+      on: today,
+      reason: 'the code was changed',
+      personId,
+      was: { code: was.code, tag: was.tag },
+      now: { code: edit.code, tag: was.tag },
     });
 }
 

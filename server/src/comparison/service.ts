@@ -28,7 +28,8 @@ const readTrayShares = (sql: Sql, cohortIds: string[]): Promise<TrayShare[]> =>
     .groupBy('t.id')
     .orderBy('t.name')
     .select({
-      ...{ cohortId: 't.cohort_id', tray: 't.name' },
+      cohortId: 't.cohort_id',
+      tray: 't.name',
       n: sql.raw('count(*)::int'),
       k: sql.raw(`(count(*) FILTER (WHERE x.state IN ('up', 'twin', 'potted') OR EXISTS (
         SELECT 1 FROM tray_cell_entry e JOIN ledger_entry l ON l.id = e.entry_id
@@ -80,10 +81,16 @@ export async function readComparison(sql: Sql, ask: AskComparison): Promise<Comp
     const group = groupOf[ask.by](l, c);
     const own = trays.get(l.cohortId) ?? [];
     // what stood outside the trays is a unit of its own
-    const [inK, inN] = [own.reduce((n, t) => n + t.k, 0), own.reduce((n, t) => n + t.n, 0)];
+    const inK = own.reduce((n, t) => n + t.k, 0);
+    const inN = own.reduce((n, t) => n + t.n, 0);
     const rest = { tray: null, k: Math.max(0, l.k - inK), n: Math.max(0, l.n - inN) };
     return [...own, ...(rest.n > 0 ? [{ ...rest, k: Math.min(rest.k, rest.n) }] : [])].map((t) => ({
-      ...{ group, code: l.code, cohortId: l.cohortId, tray: t.tray, k: t.k, n: t.n },
+      group,
+      code: l.code,
+      cohortId: l.cohortId,
+      tray: t.tray,
+      k: t.k,
+      n: t.n,
       traits: {
         place: c.place,
         ...(ask.by === 'lot' ? {} : { 'seed lot': c.lot ?? '' }),

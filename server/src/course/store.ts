@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { hash } from 'node:crypto';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import type { Course, Moved, PlannedStep } from '@gonimos/core/course';
 import { groupBy } from '@gonimos/core/group';
@@ -42,6 +42,18 @@ export type KeptStep = Pick<
 const { key, title, status, chain, opens, closes, target, container } = COLUMNS;
 const KEPT = { key, title, status, chain, opens, closes, target, container, digest: 's.digest' };
 
+/** Digests of whole plans as they are kept, by cohort. */
+export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map<string, string>> {
+  const rows: { id: string; digest: string }[] = await sql('cohort')
+    .whereIn('id', ids)
+    .select({ id: 'id', digest: 'plan_digest' });
+  return new Map(rows.map((r) => [r.id, r.digest]));
+}
+
+/** Everything a plan says on a day: the rings shown go with the year. */
+export const planDigest = (course: Course, today: string): string =>
+  hash('sha1', `${today.slice(0, 4)} ${JSON.stringify(course)}`, 'base64url');
+
 /** The plan last compiled for each of these cohorts. */
 export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, KeptStep[]>> {
   const rows: (KeptStep & { cohortId: string })[] = await sql('course_step as s')
@@ -52,9 +64,7 @@ export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, Ke
 }
 
 const digestOf = (s: PlannedStep, seq: number): string =>
-  createHash('sha1')
-    .update(`${seq} ${JSON.stringify(s)}`)
-    .digest('base64url');
+  hash('sha1', `${seq} ${JSON.stringify(s)}`, 'base64url');
 
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
@@ -88,17 +98,19 @@ export interface Plan {
   cohortId: string;
   kept: readonly KeptStep[];
   course: Course;
+  digest: string;
 }
 
 /** Rings a section draws: all that has grown, and a few seasons ahead. */
 const RINGS_AHEAD = 4;
 
-function summary({ cohortId, course }: Plan, today: string) {
+function summary({ cohortId, course, digest }: Plan, today: string) {
   const next = course.steps
     .filter((s) => s.status === 'planned' && s.opens !== null)
     .sort((a, b) => Number(b.ready) - Number(a.ready) || (a.opens! < b.opens! ? -1 : 1))[0];
   return {
     id: cohortId,
+    plan_digest: digest,
     rings: packRings(course.rings.filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)),
     ends_on: course.endsOn,
     root_bound_on: course.rootBoundOn,
@@ -128,25 +140,40 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
         ? []
         : [
             {
-              ...{
-                cohort_id: cohortId,
-                key: s.key,
-                seq,
-                operation: s.operation,
-                title: s.title,
-                lane: s.lane,
-              },
-              ...{ status: s.status, opens: s.opens, closes: s.closes, opens_early: s.opensEarly },
-              ...{ opens_late: s.opensLate, target: s.target, done_on: s.doneOn, container: s.container },
-              ...{ root_cut: s.rootCut, top_cut: s.topCut, ready: s.ready, minutes: s.minutes },
-              ...{ reasons: s.reasons, refusal: s.refusal, span: s.span, materials: s.materials },
-              ...{ chain: s.chain, odds: s.odds, waits: s.waits, offers: s.offers, moved: s.moved, digest },
+              cohort_id: cohortId,
+              key: s.key,
+              seq,
+              operation: s.operation,
+              title: s.title,
+              lane: s.lane,
+              status: s.status,
+              opens: s.opens,
+              closes: s.closes,
+              opens_early: s.opensEarly,
+              opens_late: s.opensLate,
+              target: s.target,
+              done_on: s.doneOn,
+              container: s.container,
+              root_cut: s.rootCut,
+              top_cut: s.topCut,
+              ready: s.ready,
+              minutes: s.minutes,
+              reasons: s.reasons,
+              refusal: s.refusal,
+              span: s.span,
+              materials: s.materials,
+              chain: s.chain,
+              odds: s.odds,
+              waits: s.waits,
+              offers: s.offers,
+              moved: s.moved,
+              digest,
             },
           ];
     });
   });
   await dropGone(sql, plans);
-  if (rows.length === 0) return;
+  if (plans.length === 0) return;
   await sql.raw(
     `INSERT INTO course_step SELECT * FROM jsonb_populate_recordset(NULL::course_step, ?)
      ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.join(', ')}) = (${UPDATED.map((c) => `excluded.${c}`).join(', ')})`,
@@ -154,15 +181,25 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
   );
   await sql.raw(
     `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, root_bound_on = x.root_bound_on, next_title = x.next_title,
-       next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule
+       next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule,
+       plan_digest = x.plan_digest
      FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, root_bound_on date, next_title text,
-       next_opens date, next_closes date, next_rule text)
+       next_opens date, next_closes date, next_rule text, plan_digest text)
      WHERE c.id = x.id`,
     [JSON.stringify(plans.map((p) => summary(p, today)))],
   );
 }
 const UPDATED = [
-  ...['seq', 'operation', 'title', 'lane', 'chain', 'odds', 'waits', 'offers', 'moved', 'digest'],
+  'seq',
+  'operation',
+  'title',
+  'lane',
+  'chain',
+  'odds',
+  'waits',
+  'offers',
+  'moved',
+  'digest',
   'status',
   'opens',
   'closes',
@@ -172,7 +209,10 @@ const UPDATED = [
   'done_on',
   'container',
   'root_cut',
-  ...['top_cut', 'refusal', 'span', 'materials'],
+  'top_cut',
+  'refusal',
+  'span',
+  'materials',
   'ready',
   'minutes',
   'reasons',
@@ -187,13 +227,15 @@ export async function writeChanges(
 ): Promise<void> {
   const rows = [...moved].flatMap(([cohortId, steps]) =>
     steps.map((m) => ({
-      ...{ cohort_id: cohortId, on_date: today, cause, key: m.key, title: m.title },
-      ...{
-        was_opens: m.was.opens,
-        was_closes: m.was.closes,
-        now_opens: m.now.opens,
-        now_closes: m.now.closes,
-      },
+      cohort_id: cohortId,
+      on_date: today,
+      cause,
+      key: m.key,
+      title: m.title,
+      was_opens: m.was.opens,
+      was_closes: m.was.closes,
+      now_opens: m.now.opens,
+      now_closes: m.now.closes,
       because: JSON.stringify(m.because),
     })),
   );

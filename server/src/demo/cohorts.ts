@@ -1,46 +1,7 @@
-import type { Origin } from '@gonimos/contract/cohorts';
+import { LATER } from './cohorts-later.ts';
+import type { DemoCohort } from './stage.ts';
 
-/** The cohorts of Tessary Bank, an invented nursery. Starts, places and mistakes are made up. */
-export interface DemoCohort {
-  code: string;
-  taxonId: string;
-  programmeId: string;
-  place: DemoPlace;
-  started: string;
-  count: number;
-  goalCaliper: number;
-  note: string;
-  /** how well it goes: share up or rooted, and share lost at a step */
-  luck: { up: number; eaten?: number; loss: number };
-  /** a step the growers missed by a season, and why */
-  missed?: { key: string; on: string; until: string; reason: string };
-  /** days on which the growers are known to have done a step */
-  on?: Record<string, string>;
-  /** how often work is left for next time */
-  careful?: boolean;
-  vigour?: { on: string; value: number };
-  origin?: Origin;
-}
-
-export type DemoPlace = 'Cold frame' | 'North bench' | 'South bench' | 'Ground row A' | 'Heated house';
-
-export const PLACES = [
-  { name: 'Cold frame', kind: 'frame', night: 1.5, day: 2.5, heatedTo: null },
-  { name: 'North bench', kind: 'outdoors', night: 0, day: -0.5, heatedTo: null },
-  { name: 'South bench', kind: 'outdoors', night: 0.3, day: 1.2, heatedTo: null },
-  { name: 'Ground row A', kind: 'ground', night: 0, day: 0, heatedTo: null },
-  { name: 'Heated house', kind: 'house', night: 8, day: 8, heatedTo: 15 },
-] as const;
-
-const boughtFrom = (source: string, price: number, age: number | null): Origin => ({
-  ...{ source, price, age, permission: '', ageHow: 'told', quarantine: false },
-});
-
-const ownGround = (source: string, age: number): Origin => ({
-  ...{ source, age, price: null, permission: 'our own ground', ageHow: 'guessed', quarantine: false },
-});
-
-export const COHORTS: DemoCohort[] = [
+const FIRST: DemoCohort[] = [
   {
     code: 'HB-36',
     taxonId: 'carpinus-betulus',
@@ -196,89 +157,7 @@ export const COHORTS: DemoCohort[] = [
     note: 'Thick coats, cut before soaking.',
     luck: { up: 0.38, eaten: 0.04, loss: 0.02 },
   },
-  {
-    code: 'SP-31',
-    taxonId: 'pinus-sylvestris',
-    programmeId: 'seed-pine',
-    place: 'South bench',
-    started: '2031-03-18',
-    count: 140,
-    goalCaliper: 30,
-    note: 'Weak after the dry June of the fourth year.',
-    luck: { up: 0.74, loss: 0.05 },
-    vigour: { on: '2036-10-20', value: 2 },
-  },
-  {
-    ...{ code: 'FC-34', taxonId: 'ficus-microcarpa', programmeId: 'tropical-house', place: 'Heated house' },
-    ...{ started: '2034-06-20', count: 40, goalCaliper: 30, luck: { up: 0.8, loss: 0.05 } },
-    note: 'Out for the summer since the second year.',
-  },
-  {
-    ...{ code: 'AO-35', taxonId: 'adenium-obesum', programmeId: 'swollen-base', place: 'Heated house' },
-    ...{ started: '2035-05-20', count: 18, goalCaliper: 60, luck: { up: 1, loss: 0.1 } },
-    note: 'Bought in dry. Two planted wet in the first year rotted.',
-    origin: boughtFrom('an importer of dry roots', 12600, null),
-  },
-  {
-    ...{ code: 'OL-34', taxonId: 'olea-europaea', programmeId: 'cutting-conifer', place: 'Cold frame' },
-    ...{ started: '2034-07-02', count: 48, goalCaliper: 30, luck: { up: 0.6, loss: 0.04 } },
-    note: 'Tender in pots: under fleece in the frame.',
-  },
-  {
-    ...{
-      code: 'LV-35',
-      taxonId: 'lavandula-angustifolia',
-      programmeId: 'shrub-staged',
-      place: 'South bench',
-    },
-    ...{ started: '2035-06-30', count: 36, goalCaliper: 25, luck: { up: 0.7, loss: 0.06 } },
-    note: 'A fifth of the root at a time, after the lot of 2031 was lost.',
-  },
-  {
-    ...{ code: 'JC-33', taxonId: 'juniperus-communis', programmeId: 'juniper-whips', place: 'South bench' },
-    ...{ started: '2033-07-10', count: 90, goalCaliper: 25, luck: { up: 0.5, loss: 0.04 } },
-    note: 'Whips kept thin in small pots for hard bends.',
-  },
-  {
-    ...{ code: 'LG-19', taxonId: 'tilia-cordata', programmeId: 'stock-plant', place: 'Ground row A' },
-    ...{ started: '2035-02-20', count: 1, goalCaliper: 60, luck: { up: 1, loss: 0 } },
-    note: 'The old lime by the gate, kept for layers.',
-    origin: ownGround('by the gate', 18),
-  },
-  {
-    ...{ code: 'HB-05', taxonId: 'carpinus-betulus', programmeId: 'stock-plant', place: 'Ground row A' },
-    ...{ started: '2032-02-10', count: 1, goalCaliper: 90, luck: { up: 1, loss: 0 } },
-    note: 'The best-leaved of the long hedge, kept for seed.',
-    origin: ownGround('the long hedge', 32),
-  },
-  {
-    ...{ code: 'OP-28', taxonId: 'ligustrum-ovalifolium', programmeId: 'stock-plant', place: 'Ground row A' },
-    ...{ started: '2032-02-14', count: 1, goalCaliper: 50, luck: { up: 1, loss: 0 } },
-    note: 'Small leaf, short joints: every privet here comes from it.',
-    origin: ownGround('the yard wall', 9),
-  },
-  {
-    ...{ code: 'BT-36', taxonId: 'prunus-spinosa', programmeId: 'bought-liner', place: 'North bench' },
-    ...{ started: '2036-11-20', count: 60, goalCaliper: 30, luck: { up: 1, loss: 0.03 } },
-    note: 'Liners from a hedge grower, two years old by the invoice.',
-    origin: boughtFrom('a hedge grower down the valley', 5400, 2),
-  },
-  {
-    ...{ code: 'OP-34', taxonId: 'ligustrum-ovalifolium', programmeId: 'slender', place: 'North bench' },
-    ...{ started: '2034-06-25', count: 44, goalCaliper: 12, luck: { up: 0.85, loss: 0.03 } },
-    note: 'Thin lines on purpose.',
-  },
-  {
-    ...{ code: 'SP-33', taxonId: 'pinus-sylvestris', programmeId: 'exposed-root', place: 'South bench' },
-    ...{ started: '2033-03-20', count: 40, goalCaliper: 25, luck: { up: 0.75, loss: 0.05 } },
-    note: 'In tall columns; the mix goes down a hand a year.',
-  },
-  {
-    ...{ code: 'FM-35', taxonId: 'acer-campestre', programmeId: 'bare-root-sale', place: 'Ground row A' },
-    ...{ started: '2035-03-14', count: 340, goalCaliper: 15, luck: { up: 0.7, eaten: 0.05, loss: 0.02 } },
-    note: 'Whips for the autumn sale.',
-  },
 ];
 
-/** Schools the Tessarys follow where no cohort or programme says otherwise. */
-export const NURSERY_SCHOOLS = { opening: 'to-tips', 'ground-lift': 'left', chop: 'staged' } as const;
+/** Everything that stands at Tessary Bank on the opening day, but for what is propagated this spring. */
+export const COHORTS: readonly DemoCohort[] = [...FIRST, ...LATER];

@@ -10,7 +10,7 @@ import { writePlans } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
 import { recordStep } from '../records/service.ts';
 import type { House } from '../write/types.ts';
-import { NURSERY_SCHOOLS, type DemoCohort } from './cohorts.ts';
+import { NURSERY_SCHOOLS, type DemoCohort } from './stage.ts';
 
 const CAUSES: Record<string, [season: string, outdoors: string]> = {
   roots: ['root failure', 'drought'],
@@ -140,7 +140,7 @@ export async function liveThrough(
     const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : opening;
     const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
     if (!next || left || on >= opening || next.key === spec.missed?.key) {
-      await writePlans(trx, [{ cohortId: id, kept: [], course }], now);
+      await writePlans(trx, [{ cohortId: id, kept: [], course, digest: '' }], now);
       return;
     }
     const cohort = await trx('cohort').where({ id }).first('live', 'pending');

@@ -12,7 +12,7 @@ import { writeWeeks } from '../year/store.ts';
 import { recordVisit } from '../visits/service.ts';
 import type { House } from '../write/types.ts';
 import { writeWithin } from '../write/write.ts';
-import type { DemoPlace } from './cohorts.ts';
+import type { DemoPlace } from './stage.ts';
 
 /** Hornbeam runs late here and field maple early: what four springs of looking have taught. */
 const HABITS = [

@@ -9,7 +9,8 @@ import type { House } from '../write/types.ts';
 import { writeWithin } from '../write/write.ts';
 import { insertPerson } from '../people/store.ts';
 import { seasonBooks } from '../season/books.ts';
-import { COHORTS, NURSERY_SCHOOLS, PLACES } from './cohorts.ts';
+import { COHORTS } from './cohorts.ts';
+import { NURSERY_SCHOOLS, PLACES } from './stage.ts';
 import { liveThrough } from './history.ts';
 import { lastWeeks, pastObservations } from './last-weeks.ts';
 import { propagate } from './propagation.ts';
@@ -50,8 +51,12 @@ export async function loadDemo(house: House, say: (text: string) => void = () =>
     });
     await extendWeather(trx, await readNursery(trx), OPENING_DAY);
     const people = PEOPLE.map(([name, role, hours, skilled]) => ({
-      ...{ id: randomUUID(), name, role, passwordHash: null },
-      ...{ hours, skilled },
+      id: randomUUID(),
+      name,
+      role,
+      passwordHash: null,
+      hours,
+      skilled,
     }));
     for (const { hours, skilled, ...p } of people) {
       await insertPerson(trx, p);
@@ -70,12 +75,25 @@ export async function loadDemo(house: House, say: (text: string) => void = () =>
       const id = randomUUID();
       const placeId = places.get(spec.place)!;
       const entered: NewCohort = {
-        ...{ id, code: spec.code, taxonId: spec.taxonId, programmeId: spec.programmeId, placeId },
+        id,
+        code: spec.code,
+        taxonId: spec.taxonId,
+        programmeId: spec.programmeId,
+        placeId,
         container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
-        ...{ started: spec.started, count: spec.count, goalCaliper: spec.goalCaliper, goal: '' },
+        started: spec.started,
+        count: spec.count,
+        goalCaliper: spec.goalCaliper,
+        goal: '',
         maybe: [],
-        ...{ note: spec.note, parentId: null, schools: {}, standsAt: null },
-        ...{ goalId: null, lotId: null, hostId: null, origin: spec.origin ?? null },
+        note: spec.note,
+        parentId: null,
+        schools: {},
+        standsAt: null,
+        goalId: null,
+        lotId: null,
+        hostId: null,
+        origin: spec.origin ?? null,
       };
       await writeWithin(house, trx, { ...people[0], version: 1 }, (w) => enterCohort(w, entered));
       await liveThrough(house, trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);

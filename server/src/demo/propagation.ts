@@ -14,7 +14,7 @@ import { insertGoal } from '../starts/goals.ts';
 import { addTray, markCells } from '../trays/service.ts';
 import type { House, Writing, Written } from '../write/types.ts';
 import { writeWithin } from '../write/write.ts';
-import type { DemoPlace } from './cohorts.ts';
+import type { DemoPlace } from './stage.ts';
 import { pastTrays } from './past-trays.ts';
 
 interface Hand {
@@ -65,9 +65,22 @@ async function seed(h: Hand): Promise<Map<string, string>> {
 }
 
 const started = (h: Hand, c: Partial<NewCohort> & Pick<NewCohort, 'code' | 'taxonId' | 'programmeId'>) => ({
-  ...{ id: randomUUID(), placeId: h.place('Cold frame'), container: 'seed-flat', started: '', count: 1 },
-  ...{ goal: '', goalCaliper: null, note: '', parentId: null, schools: {}, standsAt: null, goalId: null },
-  ...{ lotId: null, hostId: null, maybe: [], origin: null },
+  id: randomUUID(),
+  placeId: h.place('Cold frame'),
+  container: 'seed-flat',
+  started: '',
+  count: 1,
+  goal: '',
+  goalCaliper: null,
+  note: '',
+  parentId: null,
+  schools: {},
+  standsAt: null,
+  goalId: null,
+  lotId: null,
+  hostId: null,
+  maybe: [],
+  origin: null,
   ...c,
 });
 
@@ -100,14 +113,26 @@ const range = (from: number, to: number) => Array.from({ length: to - from }, (_
 /** Two sowings of this spring: jasmine part up in the house, hornbeam just sown and found by mice. */
 async function sowings(h: Hand, lots: Map<string, string>, goal: Map<string, string>): Promise<void> {
   const jasmine = started(h, {
-    ...{ code: 'OJ-37', taxonId: 'murraya-paniculata', programmeId: 'seed-broadleaf', count: 105 },
-    ...{ placeId: h.place('Heated house'), started: '2037-02-06', lotId: lots.get('Jasmine berries 37')! },
-    ...{ goalId: goal.get('jasmine')!, note: 'Berries washed and sown the same week.' },
+    code: 'OJ-37',
+    taxonId: 'murraya-paniculata',
+    programmeId: 'seed-broadleaf',
+    count: 105,
+    placeId: h.place('Heated house'),
+    started: '2037-02-06',
+    lotId: lots.get('Jasmine berries 37')!,
+    goalId: goal.get('jasmine')!,
+    note: 'Berries washed and sown the same week.',
   });
   const hornbeam = started(h, {
-    ...{ code: 'HB-37', taxonId: 'carpinus-betulus', programmeId: 'seed-broadleaf', count: 315 },
-    ...{ started: '2037-03-06', lotId: lots.get('Long hedge 36')!, goalId: goal.get('hornbeam')! },
-    ...{ parentId: await h.idOf('HB-05'), note: 'Chitted in the bag, sown one to a cell.' },
+    code: 'HB-37',
+    taxonId: 'carpinus-betulus',
+    programmeId: 'seed-broadleaf',
+    count: 315,
+    started: '2037-03-06',
+    lotId: lots.get('Long hedge 36')!,
+    goalId: goal.get('hornbeam')!,
+    parentId: await h.idOf('HB-05'),
+    note: 'Chitted in the bag, sown one to a cell.',
   });
   for (const c of [jasmine, hornbeam]) await h.write(h.bruno, (w) => enterCohort(w, c));
   const tray = async (cohortId: string, name: string) => {
@@ -158,18 +183,35 @@ async function sowings(h: Hand, lots: Map<string, string>, goal: Map<string, str
 /** Yew with callus only since the autumn, jasmine cuttings whose second look is due. */
 async function cuttings(h: Hand, goal: Map<string, string>): Promise<void> {
   const yew = started(h, {
-    ...{ code: 'YW-36', taxonId: 'taxus-baccata', programmeId: 'cutting-conifer', count: 90 },
-    ...{ started: '2036-07-04', container: 'cutting-tray', note: 'Heel cuttings off the old hedge.' },
+    code: 'YW-36',
+    taxonId: 'taxus-baccata',
+    programmeId: 'cutting-conifer',
+    count: 90,
+    started: '2036-07-04',
+    container: 'cutting-tray',
+    note: 'Heel cuttings off the old hedge.',
   });
   const jasmine = started(h, {
-    ...{ code: 'OJ-36', taxonId: 'murraya-paniculata', programmeId: 'cutting-broadleaf', count: 64 },
-    ...{ started: '2036-11-24', container: 'cutting-tray', placeId: h.place('Heated house') },
-    ...{ parentId: await h.idOf('OJ-35'), note: 'Off the cut-back of the November.' },
+    code: 'OJ-36',
+    taxonId: 'murraya-paniculata',
+    programmeId: 'cutting-broadleaf',
+    count: 64,
+    started: '2036-11-24',
+    container: 'cutting-tray',
+    placeId: h.place('Heated house'),
+    parentId: await h.idOf('OJ-35'),
+    note: 'Off the cut-back of the November.',
   });
   const privet = started(h, {
-    ...{ code: 'OP-36H', taxonId: 'ligustrum-ovalifolium', programmeId: 'cutting-pencil', count: 50 },
-    ...{ started: '2036-12-12', container: 'cutting-tray', parentId: await h.idOf('OP-28') },
-    ...{ goalId: goal.get('privet')!, note: 'Pencil-thick, leafless.' },
+    code: 'OP-36H',
+    taxonId: 'ligustrum-ovalifolium',
+    programmeId: 'cutting-pencil',
+    count: 50,
+    started: '2036-12-12',
+    container: 'cutting-tray',
+    parentId: await h.idOf('OP-28'),
+    goalId: goal.get('privet')!,
+    note: 'Pencil-thick, leafless.',
   });
   for (const c of [yew, jasmine, privet]) await h.write(h.bruno, (w) => enterCohort(w, c));
   const check = (cohortId: string, on: string, batches: [string, number, number, number][]) =>
@@ -198,15 +240,16 @@ async function cuttings(h: Hand, goal: Map<string, string>): Promise<void> {
 async function layers(h: Hand): Promise<void> {
   const lime = await h.idOf('LG-19');
   const drawn = (n: number, more: object) => ({
-    ...{
-      id: randomUUID(),
-      code: `LG-19L${n}`,
-      stem: 'leader',
-      how: 'ring' as const,
-      height: 1400,
-      diameter: 18,
-    },
-    ...{ branches: 4, keeps: 2, becomes: '', leaves: '' },
+    id: randomUUID(),
+    code: `LG-19L${n}`,
+    stem: 'leader',
+    how: 'ring' as const,
+    height: 1400,
+    diameter: 18,
+    branches: 4,
+    keeps: 2,
+    becomes: '',
+    leaves: '',
     ...more,
   });
   const rung = async (on: string, layer: ReturnType<typeof drawn>) => {

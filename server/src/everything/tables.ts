@@ -25,7 +25,9 @@ export async function columnsOf(sql: Sql): Promise<Map<string, Column[]>> {
     .whereNot('column_name', 'password_hash')
     .orderBy(['table_name', 'ordinal_position'])
     .select({
-      ...{ table: 'table_name', name: 'column_name', type: 'data_type' },
+      table: 'table_name',
+      name: 'column_name',
+      type: 'data_type',
       generated: sql.raw(`is_generated = 'ALWAYS'`),
     });
   const tables = new Map<string, Column[]>();

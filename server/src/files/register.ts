@@ -86,13 +86,25 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     fault('programme', 'is not in the library');
   if (codes.has(cell('code'))) fault('code', 'is taken by another cohort');
   const input = {
-    ...{ id, code: cell('code'), taxonId: keyOf(TAXA, cell('taxon')) },
+    id,
+    code: cell('code'),
+    taxonId: keyOf(TAXA, cell('taxon')),
     programmeId: keyOf(programmes, cell('programme')),
     placeId: keyOf(places, cell('place')),
     container: keyOf(CONTAINERS, cell('container')),
-    ...{ started: cell('started'), count: number('count'), goal: '', note: cell('note') },
-    ...{ goalCaliper: number('goal_caliper_mm') ?? null, schools: {}, parentId: null, standsAt: null },
-    ...{ maybe: [], goalId: null, lotId: null, hostId: null, origin: null },
+    started: cell('started'),
+    count: number('count'),
+    goal: '',
+    note: cell('note'),
+    goalCaliper: number('goal_caliper_mm') ?? null,
+    schools: {},
+    parentId: null,
+    standsAt: null,
+    maybe: [],
+    goalId: null,
+    lotId: null,
+    hostId: null,
+    origin: null,
   };
   try {
     newCohort.validateSync(input, { abortEarly: false, strict: true });

@@ -31,7 +31,8 @@ export function fileRoutes(app: FastifyInstance): void {
   const read = async (sql: Sql, csv: string, id: string) => {
     const codes = new Set<string>(await sql('cohort').pluck('code'));
     return readLines(csv, id, {
-      ...{ places: await listPlaces(sql), codes },
+      places: await listPlaces(sql),
+      codes,
       programmes: await listProgrammes(sql),
     });
   };

@@ -100,7 +100,10 @@ function fromDatabase(e: PgError): Refusal | null {
 
 function asProblem(error: unknown, reads: boolean): Problem & { retryAfter?: number | null } {
   const problem = (status: number, title: string, detail: string, more: Partial<Problem> = {}) => ({
-    ...{ type: 'about:blank', title, status, detail },
+    type: 'about:blank',
+    title,
+    status,
+    detail,
     ...more,
   });
   const outside = error instanceof Refusal ? error : fromOutside(error);

@@ -85,7 +85,11 @@ export async function readParent(sql: Sql, id: string) {
 }
 
 const plannedOf = (l: LayerRow | (LayerInput & { code: string })): PlannedLayer => ({
-  ...{ name: l.code, stem: l.stem, height: l.height, diameter: l.diameter, branches: l.branches },
+  name: l.code,
+  stem: l.stem,
+  height: l.height,
+  diameter: l.diameter,
+  branches: l.branches,
   keeps: l.keeps,
 });
 
@@ -141,7 +145,10 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
   const span = book.span(book.seasonOf(toDay(today)));
   const cutOff = doubleCutOff(book, span.from + 60, span.to, ease);
   return {
-    ...{ parent, layers, placeId, faults: designFaults(parent.base, hanging.map(plannedOf)) },
+    parent,
+    layers,
+    placeId,
+    faults: designFaults(parent.base, hanging.map(plannedOf)),
     crownTaken: crownTaken(parent.base, hanging.map(plannedOf)),
     calendar: marginCalendar(
       book,

@@ -43,8 +43,17 @@ export async function makeLayers(
     await putCohort(
       trx,
       {
-        ...{ id: l.id, code: l.code, taxonId: parent.taxonId, programmeId: PROGRAMME, parentId, count: 1 },
-        ...{ placeId: parent.placeId, container: 'ground', started: n.on, standsAt: null, schools: {} },
+        id: l.id,
+        code: l.code,
+        taxonId: parent.taxonId,
+        programmeId: PROGRAMME,
+        parentId,
+        count: 1,
+        placeId: parent.placeId,
+        container: 'ground',
+        started: n.on,
+        standsAt: null,
+        schools: {},
         goalId: n.goalId,
         lotId: null,
         hostId: null,
@@ -190,7 +199,10 @@ async function sealed({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent)
   await insertWork(
     trx,
     workOn({
-      ...{ id: recordId, cohortId: l.parentId, stepKey: null, on: e.on },
+      id: recordId,
+      cohortId: l.parentId,
+      stepKey: null,
+      on: e.on,
       note: `Wound of ${l.code} on ${l.stem} cut back to live wood and sealed. ${e.note}`.trim(),
     }),
     {},

@@ -11,8 +11,16 @@ export interface LayerRow extends Omit<LayerInput, 'id' | 'how'> {
 
 export const insertLayer = (sql: Sql, parentId: string, l: LayerInput): Promise<unknown> =>
   sql('layer').insert({
-    ...{ cohort_id: l.id, parent_id: parentId, stem: l.stem, height: l.height, diameter: l.diameter },
-    ...{ how: l.how, branches: l.branches, keeps: l.keeps, becomes: l.becomes, leaves: l.leaves },
+    cohort_id: l.id,
+    parent_id: parentId,
+    stem: l.stem,
+    height: l.height,
+    diameter: l.diameter,
+    how: l.how,
+    branches: l.branches,
+    keeps: l.keeps,
+    becomes: l.becomes,
+    leaves: l.leaves,
   });
 
 const layers = (sql: Sql) =>
@@ -20,9 +28,18 @@ const layers = (sql: Sql) =>
     .join('cohort as c', 'c.id', 'l.cohort_id')
     .orderBy([{ column: 'l.stem' }, { column: 'l.height', order: 'desc' }])
     .select({
-      ...{ cohortId: 'c.id', code: 'c.code', live: 'c.live', parentId: 'l.parent_id', stem: 'l.stem' },
-      ...{ height: 'l.height', diameter: 'l.diameter', how: 'l.how', branches: 'l.branches' },
-      ...{ keeps: 'l.keeps', becomes: 'l.becomes', leaves: 'l.leaves' },
+      cohortId: 'c.id',
+      code: 'c.code',
+      live: 'c.live',
+      parentId: 'l.parent_id',
+      stem: 'l.stem',
+      height: 'l.height',
+      diameter: 'l.diameter',
+      how: 'l.how',
+      branches: 'l.branches',
+      keeps: 'l.keeps',
+      becomes: 'l.becomes',
+      leaves: 'l.leaves',
     });
 export const layersOf = (sql: Sql, parentId: string): Promise<LayerRow[]> =>
   layers(sql).where({ 'l.parent_id': parentId });
@@ -39,8 +56,13 @@ export const eventsOf = (sql: Sql, cohortIds: string[]): Promise<EventRow[]> =>
     .whereNull('u.id')
     .orderBy(['e.on_date', 'e.seq'])
     .select({
-      ...{ id: 'e.id', cohortId: 'e.cohort_id', kind: 'e.kind', on: 'e.on_date', found: 'e.found' },
-      ...{ note: 'e.note', by: sql.raw("coalesce(p.name, '')") },
+      id: 'e.id',
+      cohortId: 'e.cohort_id',
+      kind: 'e.kind',
+      on: 'e.on_date',
+      found: 'e.found',
+      note: 'e.note',
+      by: sql.raw("coalesce(p.name, '')"),
     });
 
 export const insertEvent = (
@@ -51,8 +73,14 @@ export const insertEvent = (
   recordId: string | null = null,
 ): Promise<unknown> =>
   sql('layer_event').insert({
-    ...{ id: e.id, cohort_id: cohortId, kind: e.kind, on_date: e.on, found: e.found, note: e.note },
-    ...{ person_id: personId, record_id: recordId },
+    id: e.id,
+    cohort_id: cohortId,
+    kind: e.kind,
+    on_date: e.on,
+    found: e.found,
+    note: e.note,
+    person_id: personId,
+    record_id: recordId,
   });
 
 /** Layers taken whose wound on the parent has not been cut back and sealed. */
@@ -86,7 +114,9 @@ export const readParents = (sql: Sql): Promise<Parent[]> =>
     .groupBy('c.id')
     .orderByRaw('count(l.cohort_id) DESC, c.code')
     .select({
-      ...{ id: 'c.id', code: 'c.code', taxonId: 'c.taxon_id' },
+      id: 'c.id',
+      code: 'c.code',
+      taxonId: 'c.taxon_id',
       hanging: sql.raw('count(l.cohort_id) FILTER (WHERE k.pending > 0)::int'),
       severed: sql.raw('count(l.cohort_id) FILTER (WHERE k.emerged > 0)::int'),
     });

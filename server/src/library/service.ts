@@ -83,8 +83,11 @@ export async function retargetCohort({ trx }: Writing, r: RetargetCohort): Promi
   await trx('cohort')
     .where({ id: r.cohortId })
     .update({
-      ...{ programme_id: r.programmeId, programme_version: to.version, stands_at: like.standsAt },
-      ...{ programme: JSON.stringify(to.programme), step_maps: JSON.stringify(maps) },
+      programme_id: r.programmeId,
+      programme_version: to.version,
+      stands_at: like.standsAt,
+      programme: JSON.stringify(to.programme),
+      step_maps: JSON.stringify(maps),
       ...(r.goalCaliper === null ? {} : { goal_caliper: r.goalCaliper }),
       ...(r.goal ? { goal: r.goal } : {}),
       version: trx.raw('version + 1'),

@@ -37,15 +37,13 @@ export async function listProgrammes(sql: Sql): Promise<ProgrammeRow[]> {
   const row = (p: Programme, version: number, own: boolean): ProgrammeRow => {
     const of = use.filter((u) => u.id === p.id);
     return {
-      ...{
-        id: p.id,
-        version,
-        own,
-        name: p.name,
-        method: p.method,
-        summary: p.summary,
-        steps: p.steps.length,
-      },
+      id: p.id,
+      version,
+      own,
+      name: p.name,
+      method: p.method,
+      summary: p.summary,
+      steps: p.steps.length,
       cohorts: of.reduce((n, u) => n + u.n, 0),
       behind: of.filter((u) => u.version < version).reduce((n, u) => n + u.n, 0),
     };
@@ -73,7 +71,11 @@ export async function insertProgramme(
     );
   const version = have + 1;
   await sql('programme').insert({
-    ...{ id: s.programmeId, version, body: JSON.stringify(p), based_on: s.copyOf, person_id: personId },
+    id: s.programmeId,
+    version,
+    body: JSON.stringify(p),
+    based_on: s.copyOf,
+    person_id: personId,
   });
   return version;
 }

@@ -9,8 +9,13 @@ interface NewIdentity extends Pick<Identity, 'id' | 'on' | 'was' | 'now' | 'reas
 /** Keeps who a plant was taken to be before, and why it was named anew. */
 export const insertIdentity = (sql: Sql, i: NewIdentity): Promise<unknown> =>
   sql('identity').insert({
-    ...{ id: i.id, cohort_id: i.cohortId, on_date: i.on, reason: i.reason, person_id: i.personId },
-    ...{ was: JSON.stringify(i.was), now: JSON.stringify(i.now) },
+    id: i.id,
+    cohort_id: i.cohortId,
+    on_date: i.on,
+    reason: i.reason,
+    person_id: i.personId,
+    was: JSON.stringify(i.was),
+    now: JSON.stringify(i.now),
   });
 
 export const readIdentities = (sql: Sql, cohortId: string): Promise<Identity[]> =>
@@ -19,6 +24,10 @@ export const readIdentities = (sql: Sql, cohortId: string): Promise<Identity[]> 
     .where({ 'i.cohort_id': cohortId })
     .orderBy('i.seq', 'desc')
     .select({
-      ...{ id: 'i.id', on: 'i.on_date', was: 'i.was', now: 'i.now', reason: 'i.reason' },
+      id: 'i.id',
+      on: 'i.on_date',
+      was: 'i.was',
+      now: 'i.now',
+      reason: 'i.reason',
       by: sql.raw("coalesce(p.name, '')"),
     });

@@ -36,7 +36,8 @@ export async function merge(
   await lockCohorts(trx, [from, m.intoId]);
   if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
   const named = (id: string) => trx('cohort').where({ id }).first('code', 'taxon_id');
-  const [a, b] = [await named(from), await named(m.intoId)];
+  const a = await named(from);
+  const b = await named(m.intoId);
   if (a.taxon_id !== b.taxon_id) throw wrongField('intoId', 'is of another kind of plant');
   const on = todayAt(await readNursery(trx));
   const half = { on, count: m.count, transferId: m.id, personId };
@@ -57,7 +58,13 @@ export async function fuse(
   const on = todayAt(await readNursery(trx));
   await insertEntries(trx, [
     {
-      ...{ id: f.id, cohortId, type: 'fused', on, count: f.stems, into: f.into, note: f.note },
+      id: f.id,
+      cohortId,
+      type: 'fused',
+      on,
+      count: f.stems,
+      into: f.into,
+      note: f.note,
       personId,
     },
   ]);
@@ -80,8 +87,13 @@ export async function identify(
     .update({ ...now, version: trx.raw('version + 1') });
   if (now.tag !== tag) await trx('plant').where({ own_cohort_id: cohortId }).update({ tag: now.tag });
   await insertIdentity(trx, {
-    ...{ id: i.id, cohortId, on: todayAt(await readNursery(trx)), reason: i.reason, personId },
-    ...{ was: { code, tag }, now },
+    id: i.id,
+    cohortId,
+    on: todayAt(await readNursery(trx)),
+    reason: i.reason,
+    personId,
+    was: { code, tag },
+    now,
   });
   return answering({ id: i.id });
 }

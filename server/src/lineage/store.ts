@@ -28,8 +28,15 @@ const readFared = (sql: Sql): Promise<Fared[]> =>
         WHERE l.cohort_id = c.id AND r.id IS NULL AND l.type <> 'reversed') AS f ON true`,
     )
     .select({
-      ...{ id: 'c.id', code: 'c.code', live: 'c.live', pending: 'c.pending', taxonId: 'c.taxon_id' },
-      ...{ method: 'c.method', startedSaid: 'c.started_said', tag: 'c.tag', parentId: 'c.parent_id' },
+      id: 'c.id',
+      code: 'c.code',
+      live: 'c.live',
+      pending: 'c.pending',
+      taxonId: 'c.taxon_id',
+      method: 'c.method',
+      startedSaid: 'c.started_said',
+      tag: 'c.tag',
+      parentId: 'c.parent_id',
       lotParentId: 's.parent_id',
       ownStart: sql.raw('c.split_from IS NULL'),
       came: sql.raw('greatest(0, f.came - c.pending)'),
@@ -60,12 +67,17 @@ const readTransfers = async (sql: Sql): Promise<Transfer[]> => {
 };
 
 const KIND: Record<Method, LineageKind> = {
-  ...{ seed: 'seed', cutting: 'cutting', layer: 'layer', bought: 'other', lifted: 'other' },
+  seed: 'seed',
+  cutting: 'cutting',
+  layer: 'layer',
+  bought: 'other',
+  lifted: 'other',
 };
 
 /** Everybody, and every way plants came from others, with what became of them. */
 export async function readKin(sql: Sql): Promise<{ nodes: FamilyNode[]; edges: LineageEdge[] }> {
-  const [fared, transfers] = [await readFared(sql), await readTransfers(sql)];
+  const fared = await readFared(sql);
+  const transfers = await readTransfers(sql);
   const byId = new Map(fared.map((f) => [f.id, f]));
   const shareOf = (id: string) => {
     const f = byId.get(id)!;
@@ -92,7 +104,12 @@ export const insertTally = (
   personId: string | null,
 ): Promise<unknown> =>
   sql('tally').insert({
-    ...{ id: t.id, cohort_id: cohortId, kind: t.kind, on_date: t.on, note: t.note, person_id: personId },
+    id: t.id,
+    cohort_id: cohortId,
+    kind: t.kind,
+    on_date: t.on,
+    note: t.note,
+    person_id: personId,
     counts: JSON.stringify(t.counts),
   });
 
@@ -106,6 +123,10 @@ export const readTallies = (sql: Sql, cohortId: string): Promise<Tally[]> =>
       { column: 't.seq', order: 'desc' },
     ])
     .select({
-      ...{ id: 't.id', kind: 't.kind', on: 't.on_date', counts: 't.counts', note: 't.note' },
+      id: 't.id',
+      kind: 't.kind',
+      on: 't.on_date',
+      counts: 't.counts',
+      note: 't.note',
       by: sql.raw("coalesce(p.name, '')"),
     });

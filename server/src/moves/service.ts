@@ -74,8 +74,13 @@ export async function batchLines(sql: Sql, b: BatchPutOff): Promise<BatchLine[]>
     .where('s.opens', '<=', addDays(today, b.within))
     .orderBy(['c.code', 's.seq'])
     .select({
-      ...{ cohortId: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', stepKey: 's.key', title: 's.title' },
-      ...{ opens: 's.opens', closes: 's.closes' },
+      cohortId: 'c.id',
+      code: 'c.code',
+      taxonId: 'c.taxon_id',
+      stepKey: 's.key',
+      title: 's.title',
+      opens: 's.opens',
+      closes: 's.closes',
     });
   if (b.placeId) void query.where('c.place_id', b.placeId);
   const rows: (BatchLine & { taxonId: string })[] = await query;

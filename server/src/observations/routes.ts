@@ -40,8 +40,11 @@ async function told(db: Sql, moved: Planned): Promise<Pick<ObservationOutcome, '
   );
   const lines = some.flatMap(([cohortId, steps]) =>
     steps.slice(0, 1).map((m) => ({
-      ...{ code: codes.get(cohortId) ?? '', title: m.title, days: Math.abs(m.days ?? 0) },
-      ...{ wasOpens: m.was.opens, nowOpens: m.now.opens },
+      code: codes.get(cohortId) ?? '',
+      title: m.title,
+      days: Math.abs(m.days ?? 0),
+      wasOpens: m.was.opens,
+      nowOpens: m.now.opens,
     })),
   );
   lines.sort((a, b) => b.days - a.days);

@@ -119,7 +119,12 @@ export function sessionRoutes(app: FastifyInstance): void {
         if (await findNursery(trx)) throw conflict('This nursery has an owner already.');
         await insertNursery(trx, { ...body, name: body.nursery, id: randomUUID() });
         await insertPlace(trx, {
-          ...{ id: randomUUID(), name: 'Outdoors', kind: 'outdoors', night: 0, day: 0, heatedTo: null },
+          id: randomUUID(),
+          name: 'Outdoors',
+          kind: 'outdoors',
+          night: 0,
+          day: 0,
+          heatedTo: null,
           light: 'full',
         });
         await insertPerson(trx, { ...person, passwordHash });

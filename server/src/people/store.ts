@@ -97,7 +97,11 @@ export const readSessions = (
     .whereRaw('s.expires > now() AND s.seen_at > now() - ?::interval', [idle])
     .orderBy('s.seen_at', 'desc')
     .select({
-      ...{ hash: 's.hash', name: 'p.name', agent: 's.agent', since: 's.created_at', seen: 's.seen_at' },
+      hash: 's.hash',
+      name: 'p.name',
+      agent: 's.agent',
+      since: 's.created_at',
+      seen: 's.seen_at',
       own: sql.raw('s.hash = ?', [own]),
     });
   return personId === null ? query : query.where('s.person_id', personId);

@@ -67,7 +67,10 @@ export async function pictureRoutes(app: FastifyInstance): Promise<void> {
       await readCohort(app.db, params.id);
       const sent = await onePicture(request);
       await insertPicture(app.db, {
-        ...{ id: query.picture, cohortId: params.id, recordId: query.record ?? null, personId: person.id },
+        id: query.picture,
+        cohortId: params.id,
+        recordId: query.record ?? null,
+        personId: person.id,
         on: todayAt(await readNursery(app.db)),
         ...(await shrink(sent)),
       });

@@ -18,8 +18,15 @@ interface NewPicture {
 export async function insertPicture(sql: Sql, p: NewPicture): Promise<void> {
   const kept = await sql('picture')
     .insert({
-      ...{ id: p.id, cohort_id: p.cohortId, record_id: p.recordId, on_date: p.on, person_id: p.personId },
-      ...{ width: p.width, height: p.height, bytes: p.bytes, thumb: p.thumb },
+      id: p.id,
+      cohort_id: p.cohortId,
+      record_id: p.recordId,
+      on_date: p.on,
+      person_id: p.personId,
+      width: p.width,
+      height: p.height,
+      bytes: p.bytes,
+      thumb: p.thumb,
     })
     .onConflict('id')
     .ignore()
@@ -39,8 +46,14 @@ export const listPictures = (sql: Sql, cohortId: string): Promise<PictureRow[]> 
       { column: 'x.at', order: 'desc' },
     ])
     .select({
-      ...{ id: 'x.id', cohortId: 'x.cohort_id', recordId: 'x.record_id', on: 'x.on_date' },
-      ...{ width: 'x.width', height: 'x.height', note: 'x.note', by: sql.raw("coalesce(p.name, '')") },
+      id: 'x.id',
+      cohortId: 'x.cohort_id',
+      recordId: 'x.record_id',
+      on: 'x.on_date',
+      width: 'x.width',
+      height: 'x.height',
+      note: 'x.note',
+      by: sql.raw("coalesce(p.name, '')"),
     });
 
 export async function readPicture(sql: Sql, id: string, thumb: boolean): Promise<Buffer> {

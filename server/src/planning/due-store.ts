@@ -20,13 +20,14 @@ export async function planningState(sql: Sql): Promise<Planning> {
   const nursery = await sql('nursery').first('planning_of', 'planning_paused');
   const due = await sql('plan_due').count('* as n').max('cause as cause').first();
   return {
-    ...{ left: Number(due?.n ?? 0), of: nursery?.planning_of ?? 0, cause: due?.cause ?? null },
+    left: Number(due?.n ?? 0),
+    of: nursery?.planning_of ?? 0,
+    cause: due?.cause ?? null,
     paused: nursery?.planning_paused ?? false,
-    faults: await sql('cohort')
-      .whereNotNull('plan_fault')
-      .orderBy('code')
-      .select({
-        ...{ id: 'id', code: 'code', fault: 'plan_fault' },
-      }),
+    faults: await sql('cohort').whereNotNull('plan_fault').orderBy('code').select({
+      id: 'id',
+      code: 'code',
+      fault: 'plan_fault',
+    }),
   };
 }

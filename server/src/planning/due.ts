@@ -47,13 +47,13 @@ export async function noteNewDay(db: Db): Promise<void> {
 }
 
 /** What courses are planned from, kept from one part to the next while nothing new has become due. */
-interface Kept {
+export interface Kept {
   since: string;
   planning: Planning;
 }
 
 /** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
-async function workOffSome(db: Db, kept: Kept | null): Promise<Kept | null> {
+export async function workOffSome(db: Db, kept: Kept | null, most = CHUNK): Promise<Kept | null> {
   return db.transaction(async (trx) => {
     const nursery = await trx('nursery').first('planning_paused');
     if (!nursery || nursery.planning_paused) return null;
@@ -61,7 +61,7 @@ async function workOffSome(db: Db, kept: Kept | null): Promise<Kept | null> {
     const { rows } = await trx.raw<{ rows: { id: string; cause: string; since: string }[] }>(
       `SELECT c.id, d.cause, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
        ORDER BY c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
-      [CHUNK],
+      [most],
     );
     if (rows.length === 0) return null;
     const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));

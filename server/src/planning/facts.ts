@@ -203,8 +203,14 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   const tally = own.findLast((r) => r.details.looks?.buds);
   const low = own.findLast((r) => (r.details.looks?.lowGrowth ?? null) !== null);
   return {
-    ...{ id: c.id, code: c.code, placeId: c.place_id, container: c.container, taxonId: c.taxon_id },
-    ...{ programme: c.programme, startedOn: c.started_from, live: c.live || c.pending },
+    id: c.id,
+    code: c.code,
+    placeId: c.place_id,
+    container: c.container,
+    taxonId: c.taxon_id,
+    programme: c.programme,
+    startedOn: c.started_from,
+    live: c.live || c.pending,
     firstContainer: c.first_container,
     placeSince: c.place_since ?? c.started_from,
     schools: { nursery: {}, cohort: c.schools },
@@ -302,8 +308,16 @@ export function factsToBe(
       ? Object.fromEntries(p.steps.slice(0, at).map((s) => [s.key, { status: 'dropped' as const }]))
       : { [firstStep(p).key]: { status: 'done' as const, doneOn: c.startedOn } };
   return {
-    ...{ taxonId: c.taxonId, programme: p, startedOn: c.startedOn, live: c.live, steps },
-    ...{ firstContainer: c.container, sizes: [], vigour: [], maybe: c.maybe, own: c.own },
+    taxonId: c.taxonId,
+    programme: p,
+    startedOn: c.startedOn,
+    live: c.live,
+    steps,
+    firstContainer: c.container,
+    sizes: [],
+    vigour: [],
+    maybe: c.maybe,
+    own: c.own,
     chilled: chilledOf(c.coldOn, c.startedOn),
     schools: { nursery, cohort: c.schools },
   };

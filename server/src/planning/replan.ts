@@ -5,7 +5,7 @@ import { noteDue } from './due-store.ts';
 import { readFacts, type CohortFacts } from './facts.ts';
 import { completeFacts, readPlanning, type Planning } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
-import { readPlans, writeChanges, writePlans, type Plan } from '../course/store.ts';
+import { planDigest, readDigests, readPlans, writeChanges, writePlans, type Plan } from '../course/store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
 export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
@@ -53,6 +53,31 @@ async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>)
   await trx('cohort').whereIn('id', sound).whereNotNull('plan_fault').update({ plan_fault: null });
 }
 
+/** Courses that say something else than the plan that is kept, beside what that said. */
+async function newPlans(
+  trx: Trx,
+  ids: string[],
+  planning: Planning,
+  faults: Map<string, string>,
+): Promise<Plan[]> {
+  const digests = await readDigests(trx, ids);
+  const plans: Omit<Plan, 'kept'>[] = [];
+  for (const f of await soundFacts(trx, ids, planning, faults)) {
+    const made = compiled(f, planning);
+    if ('fault' in made) {
+      faults.set(f.id, made.fault);
+      continue;
+    }
+    const digest = planDigest(made.course, planning.today);
+    if (digest !== digests.get(f.id)) plans.push({ cohortId: f.id, course: made.course, digest });
+  }
+  const before = await readPlans(
+    trx,
+    plans.map((p) => p.cohortId),
+  );
+  return plans.map((p) => ({ ...p, kept: before.get(p.cohortId) ?? [] }));
+}
+
 /**
  * Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. The caller has taken
  * the cohorts for its transaction.
@@ -64,14 +89,8 @@ export async function replan(
   shared?: Planning,
 ): Promise<Map<string, Moved[]>> {
   const planning = shared ?? (await readPlanning(trx));
-  const before = await readPlans(trx, ids);
-  const plans: Plan[] = [];
   const faults = new Map<string, string>();
-  for (const f of await soundFacts(trx, ids, planning, faults)) {
-    const made = compiled(f, planning);
-    if ('fault' in made) faults.set(f.id, made.fault);
-    else plans.push({ cohortId: f.id, kept: before.get(f.id) ?? [], course: made.course });
-  }
+  const plans = await newPlans(trx, ids, planning, faults);
   const moved = new Map(
     plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
   );
@@ -88,7 +107,8 @@ async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promi
     steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
   const kinds = new Set<string>();
   for (const { kept, course } of plans) {
-    const [was, now] = [new Set(wants(kept)), new Set(wants(course.steps))];
+    const was = new Set(wants(kept));
+    const now = new Set(wants(course.steps));
     for (const w of [...was, ...now]) if (!was.has(w) || !now.has(w)) kinds.add(w.split(' ')[0]);
   }
   const own = new Set(plans.map((p) => p.cohortId));

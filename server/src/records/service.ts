@@ -28,7 +28,12 @@ const goneOf = (losses: readonly Loss[]) =>
 function entriesOf(w: Writing, work: Work): NewEntry[] {
   const { record: r } = work;
   const entries: NewEntry[] = work.losses.map((l) => ({
-    ...{ id: l.id, cohortId: r.cohortId, type: l.kind, on: r.on, count: l.count, cause: l.cause },
+    id: l.id,
+    cohortId: r.cohortId,
+    type: l.kind,
+    on: r.on,
+    count: l.count,
+    cause: l.cause,
   }));
   for (const f of w.followers) entries.push(...(f.entries?.(work, entries) ?? []));
   return inTurn(entries).map((e) => ({ ...e, recordId: r.id, personId: w.personId }));

@@ -82,7 +82,8 @@ export function roundRoutes(app: FastifyInstance): void {
       ]);
       const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
       const latest = (await readReadings(app.db, today)).at(-1) ?? null;
-      const [warnings, shelves] = [await readWarnings(app.db, today, latest), await readStock(app.db, today)];
+      const warnings = await readWarnings(app.db, today, latest);
+      const shelves = await readStock(app.db, today);
       const short = shelves
         .filter((s) => s.wanted > s.have)
         .map(({ container, wanted, have, arrives }) => ({ container, wanted, have, arrives }));

@@ -8,7 +8,8 @@ export interface WeatherDay {
   tmax: number;
 }
 
-const [COLDEST, WARMEST] = [-70, 60];
+const COLDEST = -70;
+const WARMEST = 60;
 
 /** Reads a daily record line by line: date,tmin,tmax and, if there, more columns that are passed over. */
 export function readRecord(
@@ -30,7 +31,8 @@ export function readRecord(
     const fault = (field: string, reason: string) => faults.push({ line, field, reason });
     const date = (cells.date ?? '').trim();
     const number = (text: string | undefined) => (text?.trim() ? Number(text.trim().replace(',', '.')) : NaN);
-    const [tmin, tmax] = [number(cells.tmin), number(cells.tmax)];
+    const tmin = number(cells.tmin);
+    const tmax = number(cells.tmax);
     const good = (t: number) => t >= COLDEST && t <= WARMEST;
     if (!isIsoDate(date)) return fault('date', 'is not a date written YYYY-MM-DD');
     if (date > today) return fault('date', `is after today, ${today}`);

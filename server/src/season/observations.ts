@@ -12,8 +12,15 @@ const standing = (sql: Sql) =>
     .whereNull('w.id')
     .orderBy('o.seq')
     .select({
-      ...{ id: 'o.id', placeId: 'o.place_id', taxonId: 'o.taxon_id', kind: 'o.kind', season: 'o.season' },
-      ...{ on: 'o.on_date', expected: 'o.expected', note: 'o.note', by: sql.raw("coalesce(p.name, '')") },
+      id: 'o.id',
+      placeId: 'o.place_id',
+      taxonId: 'o.taxon_id',
+      kind: 'o.kind',
+      season: 'o.season',
+      on: 'o.on_date',
+      expected: 'o.expected',
+      note: 'o.note',
+      by: sql.raw("coalesce(p.name, '')"),
     });
 
 export const readObservations = (sql: Sql): Promise<ObservationRow[]> => standing(sql);
@@ -24,7 +31,10 @@ export const findObservation = (sql: Sql, id: string): Promise<ObservationRow | 
 /** Observations as one place's season book takes them. */
 export const asSeenFrom = (rows: readonly ObservationRow[], placeId: string): Observation[] =>
   rows.map((o) => ({
-    ...{ kind: o.kind, taxonId: o.taxonId, season: o.season, on: toDay(o.on) },
+    kind: o.kind,
+    taxonId: o.taxonId,
+    season: o.season,
+    on: toDay(o.on),
     phenology: o.taxonId ? taxon(o.taxonId).phenology : 'standard',
     buds: o.taxonId ? taxon(o.taxonId).buds : 'middle',
     expected: o.expected ? toDay(o.expected) : null,
@@ -39,13 +49,26 @@ export const insertObservation = (
   personId: string | null,
 ): Promise<unknown> =>
   sql('observation').insert({
-    ...{ id: o.id, place_id: o.placeId, taxon_id: o.taxonId ?? null, kind: o.kind, season },
-    ...{ on_date: o.on, expected, note: o.note, person_id: personId },
+    id: o.id,
+    place_id: o.placeId,
+    taxon_id: o.taxonId ?? null,
+    kind: o.kind,
+    season,
+    on_date: o.on,
+    expected,
+    note: o.note,
+    person_id: personId,
   });
 
 export async function withdraw(sql: Sql, id: string, o: ObservationRow, personId: string): Promise<void> {
   await sql('observation').insert({
-    ...{ id, place_id: o.placeId, taxon_id: o.taxonId, kind: o.kind, season: o.season, on_date: o.on },
-    ...{ withdraws: o.id, person_id: personId },
+    id,
+    place_id: o.placeId,
+    taxon_id: o.taxonId,
+    kind: o.kind,
+    season: o.season,
+    on_date: o.on,
+    withdraws: o.id,
+    person_id: personId,
   });
 }

@@ -29,8 +29,11 @@ export function seasonRoutes(app: FastifyInstance): void {
     handle: async ({ body, person }): Promise<WeatherReport> => {
       const { days, faults } = readRecord(body.csv, todayAt(await readNursery(app.db)));
       const report = {
-        ...{ days: days.length, from: days[0]?.on_date ?? null, to: days.at(-1)?.on_date ?? null },
-        ...{ faults: faults.slice(0, 200), replaced: await differing(app.db, days) },
+        days: days.length,
+        from: days[0]?.on_date ?? null,
+        to: days.at(-1)?.on_date ?? null,
+        faults: faults.slice(0, 200),
+        replaced: await differing(app.db, days),
       };
       if (!body.confirm || days.length === 0) return { ...report, written: 0 };
       const written = await write(

@@ -38,8 +38,10 @@ function sumsOf(
   const { chillFrom, from, to } = { ...book.span(year), chillFrom: book.span(year).from - 61 };
   if (run.from > chillFrom) return null;
   const end = Math.min(to, upTo, run.from + run.tmin.length - 1);
-  const [warm, cold]: [number[], number[]] = [[], []];
-  let [dd, chill] = [0, 0];
+  const warm: number[] = [];
+  const cold: number[] = [];
+  let dd = 0;
+  let chill = 0;
   for (let d = chillFrom; d <= end; d++) {
     const [lo, hi] = indoors(book.climate.offset, run.tmin[d - run.from], run.tmax[d - run.from]);
     if (d >= from) dd += degreeDays(lo, hi, 5);
@@ -63,7 +65,8 @@ export async function readSeason(sql: Sql, placeId: string, asked?: number): Pro
   const year = asked ?? book.seasonOf(now);
   const { from, to } = book.span(year);
   const climate = climateOf(siteOf(nursery), place);
-  const [weekly, band]: [SeasonOfPlace['weekly'], SeasonOfPlace['band']] = [[], []];
+  const weekly: SeasonOfPlace['weekly'] = [];
+  const band: SeasonOfPlace['band'] = [];
   for (let day = from; day <= to; day += 7) {
     const [tmin, tmax] = normalOn(climate, day);
     const sd = placeSpread(climate, day);
@@ -86,9 +89,15 @@ export async function readSeason(sql: Sql, placeId: string, asked?: number): Pro
   };
   const cold = book.coldBelow(0, year);
   return {
-    ...{ placeId, year, from: toIso(from), to: toIso(to), today, markers: book.season(year) },
+    placeId,
+    year,
+    from: toIso(from),
+    to: toIso(to),
+    today,
+    markers: book.season(year),
     recordTo: await recordEnd(sql),
-    ...{ weekly, band },
+    weekly,
+    band,
     record: days(here, from, Math.min(to, now)),
     sums: run
       ? Array.from({ length: YEARS_SHOWN }, (_, i) =>

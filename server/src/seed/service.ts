@@ -69,15 +69,20 @@ function underTreatment(
 export async function readLots(sql: Sql): Promise<SeedLot[]> {
   const planning = await readPlanning(sql);
   const placeId = [...planning.books.keys()][0];
-  const [rows, events, sown] = [await readLotRows(sql), await readSeedEvents(sql), await readSownOf(sql)];
-  const [eventsOf, sownOf] = [groupBy(events, (e) => e.lotId), groupBy(sown, (s) => s.lotId)];
+  const rows = await readLotRows(sql);
+  const events = await readSeedEvents(sql);
+  const sown = await readSownOf(sql);
+  const eventsOf = groupBy(events, (e) => e.lotId);
+  const sownOf = groupBy(sown, (s) => s.lotId);
   const sowing = new Map(
     [...new Set(rows.map((l) => l.taxonId))].map((t) => [t, sowingOf(t, placeId, planning)]),
   );
   return rows.map((l) => {
     const own = (eventsOf.get(l.id) ?? []).map(({ lotId: _, ...e }) => e);
     const used = (sownOf.get(l.id) ?? []).map((s) => ({
-      ...{ id: s.id, code: s.code, count: s.count },
+      id: s.id,
+      code: s.code,
+      count: s.count,
       // a sowing that is not all told says nothing of the lot yet
       up: s.pending > 0 ? null : wilson(s.emerged, Math.max(s.count, s.emerged)),
     }));
@@ -88,7 +93,8 @@ export async function readLots(sql: Sql): Promise<SeedLot[]> {
     const treated = underTreatment(own, l.taxonId, next?.windows ?? []);
     return {
       ...l,
-      ...{ left: Math.max(0, rest), over: Math.max(0, -rest) },
+      left: Math.max(0, rest),
+      over: Math.max(0, -rest),
       events: own,
       viability: test ? { ...wilson(test.sound!, test.tested!)!, on: test.on } : null,
       sown: used,
@@ -181,7 +187,9 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
     (e) => e.cause ?? 'unknown',
   );
   return {
-    ...{ sown: started, sownOn: c.started_from, curve },
+    sown: started,
+    sownOn: c.started_from,
+    curve,
     warmthToHalf:
       curve.t50 === null
         ? null

@@ -18,9 +18,18 @@ export interface LotRow extends Omit<NewSeedLot, 'parentId'> {
 
 export const insertLot = (sql: Sql, l: NewSeedLot, harvestedFrom: string): Promise<unknown> =>
   sql('seed_lot').insert({
-    ...{ id: l.id, name: l.name, taxon_id: l.taxonId, source: l.source, parent_id: l.parentId ?? null },
-    ...{ harvested_said: l.harvested, harvested_from: harvestedFrom, seeds: l.seeds, price: l.price },
-    ...{ handling: l.handling, storage: l.storage, note: l.note },
+    id: l.id,
+    name: l.name,
+    taxon_id: l.taxonId,
+    source: l.source,
+    parent_id: l.parentId ?? null,
+    harvested_said: l.harvested,
+    harvested_from: harvestedFrom,
+    seeds: l.seeds,
+    price: l.price,
+    handling: l.handling,
+    storage: l.storage,
+    note: l.note,
   });
 
 export const insertSeedEvent = (
@@ -30,8 +39,15 @@ export const insertSeedEvent = (
   personId: string | null,
 ): Promise<unknown> =>
   sql('seed_event').insert({
-    ...{ id: e.id, lot_id: lotId, kind: e.kind, on_date: e.on, tested: e.tested, sound: e.sound },
-    ...{ seeds: e.seeds, note: e.note, person_id: personId },
+    id: e.id,
+    lot_id: lotId,
+    kind: e.kind,
+    on_date: e.on,
+    tested: e.tested,
+    sound: e.sound,
+    seeds: e.seeds,
+    note: e.note,
+    person_id: personId,
   });
 
 export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
@@ -39,15 +55,19 @@ export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
     .leftJoin('cohort as p', 'p.id', 'l.parent_id')
     .orderBy([{ column: 'l.harvested_from', order: 'desc' }, 'l.name'])
     .select({
-      ...{ id: 'l.id', name: 'l.name', taxonId: 'l.taxon_id', source: 'l.source', parentId: 'l.parent_id' },
-      ...{
-        parentCode: 'p.code',
-        harvested: 'l.harvested_said',
-        harvestedFrom: 'l.harvested_from',
-        seeds: 'l.seeds',
-        price: 'l.price',
-      },
-      ...{ handling: 'l.handling', storage: 'l.storage', note: 'l.note' },
+      id: 'l.id',
+      name: 'l.name',
+      taxonId: 'l.taxon_id',
+      source: 'l.source',
+      parentId: 'l.parent_id',
+      parentCode: 'p.code',
+      harvested: 'l.harvested_said',
+      harvestedFrom: 'l.harvested_from',
+      seeds: 'l.seeds',
+      price: 'l.price',
+      handling: 'l.handling',
+      storage: 'l.storage',
+      note: 'l.note',
     });
 
 /** Cohorts sown of a lot that are growing. */
@@ -75,8 +95,15 @@ export const readSeedEvents = (sql: Sql): Promise<(SeedEventRow & { lotId: strin
     .leftJoin('person as p', 'p.id', 'e.person_id')
     .orderBy(['e.on_date', 'e.seq'])
     .select({
-      ...{ id: 'e.id', lotId: 'e.lot_id', kind: 'e.kind', on: 'e.on_date', tested: 'e.tested' },
-      ...{ sound: 'e.sound', seeds: 'e.seeds', note: 'e.note', by: sql.raw("coalesce(p.name, '')") },
+      id: 'e.id',
+      lotId: 'e.lot_id',
+      kind: 'e.kind',
+      on: 'e.on_date',
+      tested: 'e.tested',
+      sound: 'e.sound',
+      seeds: 'e.seeds',
+      note: 'e.note',
+      by: sql.raw("coalesce(p.name, '')"),
     });
 
 /** Cohorts sown of each lot: how many, how many of them showed, and whether all are told. */
@@ -91,12 +118,21 @@ export const readSownOf = (
     .whereNull('r.id')
     .orderBy('c.code')
     .select({
-      ...{ lotId: 'c.lot_id', id: 'c.id', code: 'c.code', count: 's.count' },
-      ...{ emerged: 'c.emerged', pending: 'c.pending' },
+      lotId: 'c.lot_id',
+      id: 'c.id',
+      code: 'c.code',
+      count: 's.count',
+      emerged: 'c.emerged',
+      pending: 'c.pending',
     });
 
 const PROTECTION = {
-  ...{ id: 'id', kind: 'kind', clearance: 'clearance', from: 'from_date', ended: 'ended', note: 'note' },
+  id: 'id',
+  kind: 'kind',
+  clearance: 'clearance',
+  from: 'from_date',
+  ended: 'ended',
+  note: 'note',
   version: 'version',
 };
 export type ProtectionRow = Omit<Protection, 'until'>;
@@ -111,8 +147,13 @@ export const insertProtection = (
   personId: string | null,
 ): Promise<unknown> =>
   sql('protection').insert({
-    ...{ id: p.id, cohort_id: cohortId, kind: p.kind, clearance: p.clearance, from_date: p.from },
-    ...{ note: p.note, person_id: personId },
+    id: p.id,
+    cohort_id: cohortId,
+    kind: p.kind,
+    clearance: p.clearance,
+    from_date: p.from,
+    note: p.note,
+    person_id: personId,
   });
 
 export async function endProtection(sql: Sql, id: string, version: number, ended: string): Promise<void> {

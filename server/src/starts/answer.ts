@@ -72,8 +72,14 @@ export function timesOf(
   for (let i = 0; i < SEASONS; i++) {
     const course = compileCourse(
       {
-        ...{ taxonId: want.taxonId, programme: p, startedOn: from, live: want.wanted, steps: {} },
-        ...{ sizes: [], vigour: [], schools: { nursery: planning.schools, cohort: {} } },
+        taxonId: want.taxonId,
+        programme: p,
+        startedOn: from,
+        live: want.wanted,
+        steps: {},
+        sizes: [],
+        vigour: [],
+        schools: { nursery: planning.schools, cohort: {} },
         learned: planning.learned.get(taxon(want.taxonId).group) ?? null,
       },
       book,
@@ -92,7 +98,10 @@ export function timesOf(
         : { phases: [], late: 0 };
     times.push({
       season: book.seasonOf(toDay(first.opens)),
-      ...{ opens: first.opens, closes: first.closes, reaches, late },
+      opens: first.opens,
+      closes: first.closes,
+      reaches,
+      late,
       phases: phases.map((x) => ({ what: x.what, from: toIso(x.from), to: toIso(x.to) })),
       inTime: reaches !== null && late === 0 && Number(reaches.slice(0, 4)) <= want.byYear,
     });

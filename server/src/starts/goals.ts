@@ -21,17 +21,36 @@ import { estimates, timesOf } from './answer.ts';
 import { readLived } from './history.ts';
 
 const COLUMNS = {
-  ...{ id: 'id', taxonId: 'taxon_id', programmeId: 'programme_id', placeId: 'place_id', stage: 'stage' },
-  ...{ wanted: 'wanted', byYear: 'by_year', confidence: 'confidence', most: 'most', cost: 'cost' },
-  ...{ note: 'note', closedOn: 'closed_on', version: 'version' },
+  id: 'id',
+  taxonId: 'taxon_id',
+  programmeId: 'programme_id',
+  placeId: 'place_id',
+  stage: 'stage',
+  wanted: 'wanted',
+  byYear: 'by_year',
+  confidence: 'confidence',
+  most: 'most',
+  cost: 'cost',
+  note: 'note',
+  closedOn: 'closed_on',
+  version: 'version',
 };
 type GoalRow = Omit<Goal, 'programmeName' | 'stageWords' | 'state' | 'unit' | 'underWay' | 'next'>;
 
 export const insertGoal = (sql: Sql, g: NewGoal, personId: string | null): Promise<unknown> =>
   sql('start_goal').insert({
-    ...{ id: g.id, taxon_id: g.taxonId, programme_id: g.programmeId, place_id: g.placeId, stage: g.stage },
-    ...{ wanted: g.wanted, by_year: g.byYear, confidence: g.confidence, most: g.most, note: g.note },
-    ...{ cost: JSON.stringify(g.cost), person_id: personId },
+    id: g.id,
+    taxon_id: g.taxonId,
+    programme_id: g.programmeId,
+    place_id: g.placeId,
+    stage: g.stage,
+    wanted: g.wanted,
+    by_year: g.byYear,
+    confidence: g.confidence,
+    most: g.most,
+    note: g.note,
+    cost: JSON.stringify(g.cost),
+    person_id: personId,
   });
 
 export async function closeGoal(sql: Sql, id: string, version: number, today: string): Promise<void> {
@@ -76,7 +95,9 @@ function stateOf(g: GoalRow, p: Programme, stages: StageEstimate[], standing: St
   return {
     state: goalState(g.wanted, g.confidence, underWay, throughAll(stages), g.most),
     underWay: standing.map((s) => ({
-      ...{ id: s.id, code: s.code, count: s.count },
+      id: s.id,
+      code: s.code,
+      count: s.count,
       stage:
         s.passed === 0
           ? 'started'
@@ -114,8 +135,11 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
     const { state, underWay } = stateOf(g, p, stages, standing);
     goals.push({
       ...g,
-      ...{ programmeName: p.name, stageWords: stageWords(g.stage, p.method), unit: startUnit(p) },
-      ...{ state, underWay },
+      programmeName: p.name,
+      stageWords: stageWords(g.stage, p.method),
+      unit: startUnit(p),
+      state,
+      underWay,
       // nothing more is offered once the goal is met
       next: state.met ? null : (timesOf(p, g, planning).find((t) => t.inTime) ?? null),
     });
@@ -125,14 +149,21 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
 
 /** Cutting goals that still want what a pruning of these plants has given. */
 export async function offersFor(sql: Sql, parent: { id: string; taxon_id: string }): Promise<StartOffer[]> {
-  const any = await sql('start_goal').where({ taxon_id: parent.taxon_id }).whereNull('closed_on').first('id');
-  if (!any) return [];
+  const open = await sql('start_goal')
+    .where({ taxon_id: parent.taxon_id })
+    .whereNull('closed_on')
+    .first('id');
+  if (!open) return [];
   const goals = await readGoals(sql);
   return goals
     .filter((g) => g.taxonId === parent.taxon_id && g.unit === 'cuttings' && !g.state.met)
     .map((g) => ({
-      ...{ goalId: g.id, taxonId: g.taxonId, programmeId: g.programmeId, programmeName: g.programmeName },
-      ...{ count: g.state.more ?? g.most, parentId: parent.id },
+      goalId: g.id,
+      taxonId: g.taxonId,
+      programmeId: g.programmeId,
+      programmeName: g.programmeName,
+      count: g.state.more ?? g.most,
+      parentId: parent.id,
     }));
 }
 
@@ -149,7 +180,12 @@ export async function readStartsDue(sql: Sql, today: string) {
     if (!now || now.from > addDays(today, AHEAD)) return [];
     return [
       {
-        ...{ goalId: g.id, taxonId: g.taxonId, what: now.what, from: now.from, to: now.to, unit: g.unit },
+        goalId: g.id,
+        taxonId: g.taxonId,
+        what: now.what,
+        from: now.from,
+        to: now.to,
+        unit: g.unit,
         count: g.state.more ?? g.most,
       },
     ];

@@ -35,7 +35,8 @@ function livedBy(f: CohortFacts, entries: readonly LedgerEntry[]): Lived[] {
     if (fact?.status === 'dropped') continue;
     if (fact?.status !== 'done') break;
     const on = fact.doneOn!;
-    let [k, n]: [number, number] = [0, 0];
+    let k: number = 0;
+    let n: number = 0;
     const start = fold(entries);
     if (stage === 'showing') {
       const inUnits = f.programme.method === 'seed' || f.programme.method === 'layer';
@@ -47,8 +48,15 @@ function livedBy(f: CohortFacts, entries: readonly LedgerEntry[]): Lived[] {
     }
     if (n > 0)
       lived.push({
-        ...{ cohortId: f.id, code: f.code, taxonId: f.taxonId, method: f.programme.method, stage, n },
-        ...{ beginning: beginningOf(f.programme), startedOn: f.startedOn, placeId: f.placeId },
+        cohortId: f.id,
+        code: f.code,
+        taxonId: f.taxonId,
+        method: f.programme.method,
+        stage,
+        n,
+        beginning: beginningOf(f.programme),
+        startedOn: f.startedOn,
+        placeId: f.placeId,
         k: Math.max(0, Math.min(k, n)),
       });
     before = on;

@@ -24,7 +24,8 @@ export async function askStation(url: string): Promise<unknown> {
 
 function withoutSecret(url: string): { href: string; username: string; password: string } {
   const u = new URL(url);
-  const [username, password] = [decodeURIComponent(u.username), decodeURIComponent(u.password)];
+  const username = decodeURIComponent(u.username);
+  const password = decodeURIComponent(u.password);
   [u.username, u.password] = ['', ''];
   return { href: u.href, username, password };
 }

@@ -30,7 +30,9 @@ export const stationOf = (n: NurseryRow): { url: string | null } | null =>
 function minuteAt(n: NurseryRow): string {
   if (n.demoToday) return `${n.demoToday}T${String(hourAt(n.timeZone)).padStart(2, '0')}:59`;
   return new Intl.DateTimeFormat('sv-SE', {
-    ...{ timeZone: n.timeZone, dateStyle: 'short', timeStyle: 'short' },
+    timeZone: n.timeZone,
+    dateStyle: 'short',
+    timeStyle: 'short',
   })
     .format(new Date())
     .replace(' ', 'T');

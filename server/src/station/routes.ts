@@ -19,7 +19,10 @@ export function stationRoutes(app: FastifyInstance): void {
       const latest = readings.at(-1) ?? null;
       const temperatures = readings.map((r) => r.temperature);
       return {
-        ...{ station, trouble, latest, readings },
+        station,
+        trouble,
+        latest,
+        readings,
         low: temperatures.length > 0 ? Math.min(...temperatures) : null,
         high: temperatures.length > 0 ? Math.max(...temperatures) : null,
         warnings: await readWarnings(app.db, today, latest),

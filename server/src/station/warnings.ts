@@ -47,8 +47,13 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
     .where('c.growing', true)
     .orderBy('c.code')
     .select({
-      ...{ id: 'c.id', code: 'c.code', taxonId: 'c.taxon_id', container: 'c.container' },
-      ...{ placeId: 'p.id', placeName: 'p.name', plants: sql.raw('greatest(c.live, c.pending)') },
+      id: 'c.id',
+      code: 'c.code',
+      taxonId: 'c.taxon_id',
+      container: 'c.container',
+      placeId: 'p.id',
+      placeName: 'p.name',
+      plants: sql.raw('greatest(c.live, c.pending)'),
       guarded: 'g.operation',
     });
   const books = await seasonBooks(sql);
@@ -58,7 +63,11 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
     const cut = guard !== undefined && guard > hardy;
     const fixed = container(r.container).wall === 'ground';
     return {
-      ...{ id: r.id, code: r.code, placeName: r.placeName, fixed, book: books.get(r.placeId)! },
+      id: r.id,
+      code: r.code,
+      placeName: r.placeName,
+      fixed,
+      book: books.get(r.placeId)!,
       // roots in the ground are far better off than in a pot
       bears: (cut ? guard : hardy) - (fixed ? 8 : 0),
       because: cut ? 'roots cut lately' : 'tender kind',

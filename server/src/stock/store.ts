@@ -39,7 +39,11 @@ async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
       live: 'c.live',
     });
   return rows.map((r: WantRow & { live: number }) => ({
-    ...{ cohortId: r.cohortId, key: r.key, code: r.code, container: r.container, on: r.on },
+    cohortId: r.cohortId,
+    key: r.key,
+    code: r.code,
+    container: r.container,
+    on: r.on,
     id: `${r.cohortId} ${r.key}`,
     count: container(r.container).shared ? Math.ceil(r.live / 60) : r.live,
   }));
@@ -74,8 +78,12 @@ export async function readStock(sql: Sql, today: string): Promise<StockRow[]> {
 export async function writeCount(sql: Sql, c: CountStock, today: string): Promise<void> {
   const last = await sql('record').max('seq as seq').first();
   const row = {
-    ...{ counted: c.counted, counted_on: today, counted_seq: last?.seq ?? 0 },
-    ...{ arriving: c.arriving, arrives: c.arrives ?? null, version: c.version + 1 },
+    counted: c.counted,
+    counted_on: today,
+    counted_seq: last?.seq ?? 0,
+    arriving: c.arriving,
+    arrives: c.arrives ?? null,
+    version: c.version + 1,
   };
   const written =
     c.version === 0

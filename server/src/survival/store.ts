@@ -36,7 +36,10 @@ export async function readScores(sql: Sql): Promise<SurvivalScores> {
   return {
     all: scoreOf([...by.values()].flat()),
     groups: [...by].map(([group, o]) => ({
-      ...{ group, name: GROWTH_GROUPS[group].name, score: scoreOf(o), factor: learnedTolerance(o).factor },
+      group,
+      name: GROWTH_GROUPS[group].name,
+      score: scoreOf(o),
+      factor: learnedTolerance(o).factor,
     })),
   };
 }

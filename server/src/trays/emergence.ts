@@ -42,7 +42,10 @@ export async function followEmergence(trx: Trx, cohortId: string, personId: stri
     .first('key');
   if (!step) return false;
   const record = workOn({
-    ...{ id: randomUUID(), cohortId, stepKey: step.key as string, on: await lastShown(trx, cohortId) },
+    id: randomUUID(),
+    cohortId,
+    stepKey: step.key as string,
+    on: await lastShown(trx, cohortId),
     note: 'Counted in the cells of its trays.',
   });
   await insertWork(trx, record, { trays: { fromCells: true } }, personId);

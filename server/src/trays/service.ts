@@ -165,7 +165,8 @@ async function mark(
   if (said.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
   const cells = await readCells(trx, trayId);
   const last = new Map(marks.map((m) => [m.cell, m]));
-  const [applied, met]: [MarkRow[], MarkRow[]] = [[], []];
+  const applied: MarkRow[] = [];
+  const met: MarkRow[] = [];
   for (const m of last.values()) {
     const cell = cells[m.cell];
     if (!cell) throw wrongField('marks', `names cell ${m.cell + 1}, the tray has ${cells.length}`);

@@ -35,7 +35,9 @@ export async function insertTray(sql: Sql, cohortId: string, t: NewTray, filled:
   await sql('tray').insert({ id, cohort_id: cohortId, name, rows, columns });
   await sql('tray_cell').insert(
     Array.from({ length: rows * columns }, (_, cell) => ({
-      ...{ tray_id: id, cell, state: cell < t.fill ? filled : 'empty' },
+      tray_id: id,
+      cell,
+      state: cell < t.fill ? filled : 'empty',
     })),
   );
 }
@@ -52,20 +54,18 @@ export interface HeldCell {
 }
 
 export async function readCells(sql: Sql, trayId: string): Promise<HeldCell[]> {
-  const [states, held] = [
-    await sql('tray_cell').where({ tray_id: trayId }).orderBy('cell').select('cell', 'state'),
-    await sql('tray_cell_entry as x')
-      .join('ledger_entry as l', 'l.id', 'x.entry_id')
-      .where({ 'x.tray_id': trayId })
-      .select({
-        cell: 'x.cell',
-        entryId: 'l.id',
-        type: 'l.type',
-        cause: 'l.cause',
-        on: 'l.on_date',
-        seq: 'l.seq',
-      }),
-  ];
+  const states = await sql('tray_cell').where({ tray_id: trayId }).orderBy('cell').select('cell', 'state');
+  const held = await sql('tray_cell_entry as x')
+    .join('ledger_entry as l', 'l.id', 'x.entry_id')
+    .where({ 'x.tray_id': trayId })
+    .select({
+      cell: 'x.cell',
+      entryId: 'l.id',
+      type: 'l.type',
+      cause: 'l.cause',
+      on: 'l.on_date',
+      seq: 'l.seq',
+    });
   const byCell = groupBy(held as (HeldEffect & { cell: number })[], (h) => h.cell);
   return states.map((s: { cell: number; state: CellState }) => ({
     state: s.state,
@@ -84,7 +84,8 @@ export async function readTray(sql: Sql, t: TrayRow): Promise<Tray> {
     .orderByRaw('max(m.seq) DESC')
     .limit(MARKS_SHOWN)
     .select({
-      ...{ id: 'm.id', on: 'm.on_date' },
+      id: 'm.id',
+      on: 'm.on_date',
       by: sql.raw("coalesce(p.name, '')"),
       count: sql.raw('count(*)::int'),
       now: sql.raw('min(m.now)'),
@@ -126,8 +127,14 @@ export async function insertMarks(
   if (marks.length === 0) return;
   await sql('tray_mark').insert(
     marks.map((x) => ({
-      ...{ id: m.id, tray_id: m.trayId, cell: x.cell, was: x.was, now: x.now },
-      ...{ on_date: m.on, undoes: m.undoes, person_id: m.personId },
+      id: m.id,
+      tray_id: m.trayId,
+      cell: x.cell,
+      was: x.was,
+      now: x.now,
+      on_date: m.on,
+      undoes: m.undoes,
+      person_id: m.personId,
     })),
   );
   await sql.raw(

@@ -58,7 +58,10 @@ function causesFor(f: CohortFacts, book: SeasonBook, found: Found[], on: string)
   return rankCauses({
     found,
     fill: plantOn(f, book, on).fill(toDay(on)),
-    ...{ litres, wall: kind.wall, light: f.light?.is ?? null, warmth: warmthOf(book, on) },
+    litres,
+    wall: kind.wall,
+    light: f.light?.is ?? null,
+    warmth: warmthOf(book, on),
     sinceWork: Math.max(0, (toDay(on) - toDay(last)) / 365.25),
     mix: mix.option as 'mineral' | 'potting' | 'by-kind',
   });

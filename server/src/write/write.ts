@@ -93,6 +93,7 @@ export const answering = <T>(value: T): Written<T> => ({ touched: [], cause: '',
 
 /** A write that bears on courses, whose answer does not tell what moved. */
 export const touching = <T>(touched: Touched, cause: string, value: T): Written<T> => ({
-  ...{ touched, cause },
+  touched,
+  cause,
   answer: () => value,
 });

@@ -61,10 +61,21 @@ export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearS
     .whereRaw('(s.chain IS NULL OR s.ready)')
     .orderBy(['s.cohort_id', 's.seq'])
     .select({
-      ...{ cohortId: 's.cohort_id', key: 's.key', code: 'c.code', title: 's.title' },
-      ...{ lane: 's.lane', operation: 's.operation', opens: 's.opens', closes: 's.closes' },
-      ...{ target: 's.target', minutes: 's.minutes', odds: 's.odds', waits: 's.waits' },
-      ...{ week: 'y.week', later: 'y.later', locked: 'y.locked' },
+      cohortId: 's.cohort_id',
+      key: 's.key',
+      code: 'c.code',
+      title: 's.title',
+      lane: 's.lane',
+      operation: 's.operation',
+      opens: 's.opens',
+      closes: 's.closes',
+      target: 's.target',
+      minutes: 's.minutes',
+      odds: 's.odds',
+      waits: 's.waits',
+      week: 'y.week',
+      later: 'y.later',
+      locked: 'y.locked',
     });
 
 export async function readWorkers(sql: Sql, from: string, to: string): Promise<Worker[]> {

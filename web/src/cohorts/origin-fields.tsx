@@ -14,7 +14,12 @@ export interface OriginInputs {
   apart: boolean;
 }
 export const NO_ORIGIN: OriginInputs = {
-  ...{ source: '', permission: '', price: '', age: '', ageHow: 'told', apart: true },
+  source: '',
+  permission: '',
+  price: '',
+  age: '',
+  ageHow: 'told',
+  apart: true,
 };
 
 export const fromElsewhere = (method: Method): boolean => method === 'bought' || method === 'lifted';
@@ -23,12 +28,10 @@ export function originOf(v: OriginInputs, method: Method): NewCohort['origin'] {
   if (!fromElsewhere(method)) return null;
   const price = typedOrNull(v.price);
   return {
-    ...{
-      source: v.source.trim(),
-      permission: v.permission.trim(),
-      age: typedOrNull(v.age),
-      ageHow: v.ageHow,
-    },
+    source: v.source.trim(),
+    permission: v.permission.trim(),
+    age: typedOrNull(v.age),
+    ageHow: v.ageHow,
     price: price === null ? null : Math.round(price * 100),
     quarantine: v.apart,
   };

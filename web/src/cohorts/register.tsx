@@ -102,7 +102,10 @@ export function Register() {
   const { value, set } = useAddress();
   const q = useDeferredValue(value('q').toLowerCase());
   const season = today ? seasonYear(today) : 0;
-  const [tax, place, method, state] = [value('taxon'), value('place'), value('method'), value('state')];
+  const tax = value('taxon');
+  const place = value('place');
+  const method = value('method');
+  const state = value('state');
 
   const lines = useMemo<Line[]>(
     () =>

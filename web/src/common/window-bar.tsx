@@ -16,7 +16,8 @@ export function WindowBar({ opens, closes, today }: Props) {
   const left = daysBetween(today, closes);
   const closing = left <= CLOSING;
   const at = Math.min(1, Math.max(0, daysBetween(opens, today) / width));
-  const [from, to] = [12, 88];
+  const from = 12;
+  const to = 88;
   const pin = from + at * (to - from);
   const words = left < 0 ? `overdue ${-left} days` : left === 0 ? 'closes today' : `closes in ${left} days`;
   return (

@@ -39,6 +39,7 @@ export function spanWords({ from, to, likely }: { from: number; to: number | nul
 
 /** A band of whole millimetres, such as “9–12 mm”; one figure where both ends round to the same. */
 export function millimetres(slow: number, fast: number): string {
-  const [from, to] = [Math.round(slow), Math.round(fast)];
+  const from = Math.round(slow);
+  const to = Math.round(fast);
   return from === to ? `${to} mm` : `${from}–${to} mm`;
 }

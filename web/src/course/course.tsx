@@ -26,9 +26,20 @@ type Open =
   | null;
 
 const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: string } => ({
-  ...{ cohortId: c.id, code: c.code, live: c.live, pending: c.pending, stepKey: s.key },
-  ...{ operation: s.operation, title: s.title, container: s.container, minutes: s.minutes },
-  ...{ taxonId: c.taxonId, rootCut: s.rootCut, topCut: s.topCut, nextTime: '', odds: s.odds },
+  cohortId: c.id,
+  code: c.code,
+  live: c.live,
+  pending: c.pending,
+  stepKey: s.key,
+  operation: s.operation,
+  title: s.title,
+  container: s.container,
+  minutes: s.minutes,
+  taxonId: c.taxonId,
+  rootCut: s.rootCut,
+  topCut: s.topCut,
+  nextTime: '',
+  odds: s.odds,
 });
 
 function StepLine({ step, today, open }: { step: CourseStep; today: string; open: (o: Open) => void }) {
@@ -221,7 +232,11 @@ export function CoursePart() {
       )}
       {open?.kind === 'move' && (
         <MoveSheet
-          {...{ cohortId: cohort.id, code: cohort.code, step: open.step, to: open.to, today }}
+          cohortId={cohort.id}
+          code={cohort.code}
+          step={open.step}
+          to={open.to}
+          today={today}
           onClose={() => setOpen(null)}
         />
       )}

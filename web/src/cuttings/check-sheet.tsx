@@ -23,7 +23,10 @@ interface Row {
 const STATES = ['rooted', 'callus', 'dead'] as const;
 const blank = (n: number): Row => ({ id: newId(), name: `Tray ${n}`, rooted: '', callus: '', dead: '' });
 const counted = (r: Row) => ({
-  ...{ name: r.name, rooted: typed(r.rooted) ?? 0, callus: typed(r.callus) ?? 0, dead: typed(r.dead) ?? 0 },
+  name: r.name,
+  rooted: typed(r.rooted) ?? 0,
+  callus: typed(r.callus) ?? 0,
+  dead: typed(r.dead) ?? 0,
 });
 
 interface Props {
@@ -54,9 +57,15 @@ export function CheckSheet({ step, today, onClose }: Props) {
   const over = follows.kind === 'over' || parts;
   const moves = operation(step.operation ?? '').asks.includes('container');
   const payload = {
-    ...{ cohortId: step.cohortId, stepKey: step.stepKey, on: v.on, note: v.note },
-    ...{ batches: rows.map(counted), cause: v.cause, potNow: over && t.rooted > 0 && !moves && v.potNow },
-    ...{ part: parts ? { newId: partId.current, newCode: code } : null, minutes: typed(v.minutes) ?? null },
+    cohortId: step.cohortId,
+    stepKey: step.stepKey,
+    on: v.on,
+    note: v.note,
+    batches: rows.map(counted),
+    cause: v.cause,
+    potNow: over && t.rooted > 0 && !moves && v.potNow,
+    part: parts ? { newId: partId.current, newCode: code } : null,
+    minutes: typed(v.minutes) ?? null,
   };
   const wrong = faultsOf(cuttingCheck, payload);
   const faults: Record<string, string> = { ...(tried ? wrong : {}), ...check.faults };

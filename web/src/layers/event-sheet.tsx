@@ -27,22 +27,32 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
   const kinds = LAYER_EVENTS.filter((k) => mayFollow(layer.state, k));
   const { v, set, field, faults, submit } = useSheetForm({
     first: {
-      ...{ kind: kinds[0], on: today, found: 'filling', note: '', split: false },
-      ...{ container: layer.pot?.id ?? 'basket-25', placeId: data.placeId },
+      kind: kinds[0],
+      on: today,
+      found: 'filling',
+      note: '',
+      split: false,
+      container: layer.pot?.id ?? 'basket-25',
+      placeId: data.placeId,
     },
     schema: newLayerEvent,
     payload: (x) => {
       const cut = x.kind === 'severed';
       return {
-        ...{ kind: x.kind, on: x.on, note: x.note, split: cut && x.split },
+        kind: x.kind,
+        on: x.on,
+        note: x.note,
+        split: cut && x.split,
         found: LOOKS.has(x.kind) ? (x.kind === 'opened' ? 'full' : x.found) : null,
-        ...{ container: cut ? x.container : null, placeId: cut ? x.placeId : null },
+        container: cut ? x.container : null,
+        placeId: cut ? x.placeId : null,
       };
     },
     write: tell,
     done: onClose,
   });
-  const [looks, severs] = [LOOKS.has(v.kind), v.kind === 'severed'];
+  const looks = LOOKS.has(v.kind);
+  const severs = v.kind === 'severed';
   const late = v.kind === 'opened' && layer.decision?.verdict === 'single';
   return (
     <Sheet title={layer.code} sub={`${layer.stem}, ${layer.height} mm up`} onClose={onClose}>

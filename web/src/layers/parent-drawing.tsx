@@ -33,7 +33,8 @@ function outline(at: (y: number) => Point, from: number, to: number, thick: (y: 
 
 /** A short branch with leaves, to one side. */
 function Branch({ at, side, size }: { at: Point; side: number; size: number }) {
-  const [x, y] = [at.x + side * size, at.y - size * 0.7];
+  const x = at.x + side * size;
+  const y = at.y - size * 0.7;
   return (
     <g>
       <path

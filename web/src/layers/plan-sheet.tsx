@@ -25,12 +25,10 @@ interface Drawn {
 }
 const toLayer = (d: Drawn) => ({
   ...d,
-  ...{
-    height: typed(d.height),
-    diameter: typed(d.diameter),
-    branches: typed(d.branches),
-    keeps: typed(d.keeps),
-  },
+  height: typed(d.height),
+  diameter: typed(d.diameter),
+  branches: typed(d.branches),
+  keeps: typed(d.keeps),
 });
 
 /** A stem with nothing on it yet. */
@@ -55,9 +53,16 @@ export function PlanSheet({
   const make = useMakeLayers(parent.id);
   const [on, setOn] = useState(today);
   const next = (n: number): Drawn => ({
-    ...{ id: newId(), code: `${parent.code}L${data.layers.length + n}`, stem: freeStem(data), how: 'ring' },
-    ...{ height: String(Math.max(300, 1400 - 500 * (n - 1))), diameter: String(18 + 4 * (n - 1)) },
-    ...{ branches: '3', keeps: '2', becomes: '', leaves: '' },
+    id: newId(),
+    code: `${parent.code}L${data.layers.length + n}`,
+    stem: freeStem(data),
+    how: 'ring',
+    height: String(Math.max(300, 1400 - 500 * (n - 1))),
+    diameter: String(18 + 4 * (n - 1)),
+    branches: '3',
+    keeps: '2',
+    becomes: '',
+    leaves: '',
   });
   const [drawn, setDrawn] = useState<Drawn[]>(() => [next(1)]);
   const ask = { on, layers: drawn.map(toLayer) };

@@ -30,7 +30,9 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
     const payload = {
-      ...{ ...v, count: Number(v.count), cause: caused ? v.cause : null },
+      ...v,
+      count: Number(v.count),
+      cause: caused ? v.cause : null,
       damageId: (type === 'culled' && v.damageId) || null,
     };
     const faults = faultsOf(newEntry, payload);

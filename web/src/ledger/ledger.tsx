@@ -15,7 +15,13 @@ import { PartPlants } from './part-plants';
 import { useLedger, useReverse } from './queries';
 
 const LEAVES: ReadonlySet<string> = new Set([
-  ...['lost', 'culled', 'split_out', 'promoted', 'sold', 'given', 'lost_before_emergence'],
+  'lost',
+  'culled',
+  'split_out',
+  'promoted',
+  'sold',
+  'given',
+  'lost_before_emergence',
 ]);
 const COMES: ReadonlySet<string> = new Set(['started', 'emerged', 'severed', 'split_in']);
 const signed = (e: EntryRow) => {

@@ -30,7 +30,9 @@ export function RetargetSheet({
   const write = useRetarget();
   const kind = taxon(cohort.taxonId);
   const payload = {
-    ...{ cohortId: cohort.id, programmeId: v.programmeId, goal: v.goal },
+    cohortId: cohort.id,
+    programmeId: v.programmeId,
+    goal: v.goal,
     goalCaliper: typedOrNull(v.goalCaliper),
   };
   const change = (name: keyof typeof v) => (e: { target: { value: string } }) => {

@@ -42,9 +42,12 @@ export function FamilyDrawing({ of, family }: { of: string; family: Lineage['fam
     >
       <svg width={width} height={height} className="block">
         {family.edges.map((e) => {
-          const [a, b] = [at.get(e.from)!, at.get(e.to)!];
-          const [x1, y1] = [x(a.generation) + NODE.w, y(a.row) + NODE.h / 2];
-          const [x2, y2] = [x(b.generation), y(b.row) + NODE.h / 2];
+          const a = at.get(e.from)!;
+          const b = at.get(e.to)!;
+          const x1 = x(a.generation) + NODE.w;
+          const y1 = y(a.row) + NODE.h / 2;
+          const x2 = x(b.generation);
+          const y2 = y(b.row) + NODE.h / 2;
           const bend = x1 + 16;
           const words = x2 - GAP.x + 21;
           return (

@@ -12,7 +12,8 @@ export function IdentifySheet({ cohort, onClose }: { cohort: Cohort; onClose: ()
     first: { newCode: cohort.code, newTag: cohort.tag ?? '', reason: '' },
     schema: identifyCohort,
     payload: (x) => ({
-      ...{ reason: x.reason, newCode: x.newCode === cohort.code ? null : x.newCode },
+      reason: x.reason,
+      newCode: x.newCode === cohort.code ? null : x.newCode,
       newTag: x.newTag === (cohort.tag ?? '') ? null : x.newTag,
     }),
     write: name,

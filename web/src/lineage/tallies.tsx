@@ -79,7 +79,9 @@ function TallySheet({ cohort, today, onClose }: { cohort: Cohort; today: string;
     first,
     schema: newTally,
     payload: (x) => ({
-      ...{ kind: x.kind, on: x.on, note: x.note },
+      kind: x.kind,
+      on: x.on,
+      note: x.note,
       counts: Object.fromEntries(TALLIES[x.kind as TallyKind].map((s, i) => [s, typed(x[`s${i}`]) ?? 0])),
     }),
     write: tell,

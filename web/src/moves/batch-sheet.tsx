@@ -30,12 +30,12 @@ export function BatchSheet({ today, onClose }: { today: string; onClose: () => v
     if (name !== 'reason') look.reset();
   };
   const payload = {
-    ...{
-      kind: v.kind || null,
-      placeId: v.placeId || null,
-      reason: v.reason || 'put off for many',
-    },
-    ...{ lane: v.lane as (typeof LANES)[number], days: Number(v.days), within: Number(v.within) },
+    kind: v.kind || null,
+    placeId: v.placeId || null,
+    reason: v.reason || 'put off for many',
+    lane: v.lane as (typeof LANES)[number],
+    days: Number(v.days),
+    within: Number(v.within),
   };
   const lines = write.data ?? look.data;
   return (

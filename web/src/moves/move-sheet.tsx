@@ -76,7 +76,10 @@ export function MoveSheet({ cohortId, code, step, to, today, onClose }: Props) {
           }
           onClick={() =>
             move.mutate({
-              ...{ cohortId, stepKey: step.key, to: day, reason },
+              cohortId,
+              stepKey: step.key,
+              to: day,
+              reason,
               override: refused ? 'yes' : 'no',
             })
           }

@@ -18,26 +18,26 @@ export interface SiteInputs {
 }
 
 export const toSite = (v: SiteInputs) => ({
-  ...{
-    latitude: typed(v.latitude),
-    longitude: typed(v.longitude),
-    elevation: typed(v.elevation),
-    timeZone: v.timeZone,
-  },
-  ...{ tmin: v.tmin.map(typed), tmax: v.tmax.map(typed) },
-  ...{ spreadWinter: typed(v.spreadWinter), spreadSummer: typed(v.spreadSummer) },
+  latitude: typed(v.latitude),
+  longitude: typed(v.longitude),
+  elevation: typed(v.elevation),
+  timeZone: v.timeZone,
+  tmin: v.tmin.map(typed),
+  tmax: v.tmax.map(typed),
+  spreadWinter: typed(v.spreadWinter),
+  spreadSummer: typed(v.spreadSummer),
   wetFrom: v.wetFrom ? Number(v.wetFrom) : null,
 });
 
 export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
-  ...{
-    latitude: String(s.latitude),
-    longitude: String(s.longitude),
-    elevation: String(s.elevation),
-    timeZone: s.timeZone,
-  },
-  ...{ tmin: s.tmin.map(String), tmax: s.tmax.map(String) },
-  ...{ spreadWinter: String(s.spreadWinter), spreadSummer: String(s.spreadSummer) },
+  latitude: String(s.latitude),
+  longitude: String(s.longitude),
+  elevation: String(s.elevation),
+  timeZone: s.timeZone,
+  tmin: s.tmin.map(String),
+  tmax: s.tmax.map(String),
+  spreadWinter: String(s.spreadWinter),
+  spreadSummer: String(s.spreadSummer),
   wetFrom: s.wetFrom === null ? '' : String(s.wetFrom),
 });
 

@@ -14,15 +14,15 @@ interface Inputs extends SiteInputs {
 
 /** A temperate year to begin from; the owner puts their own in its place. */
 const ORDINARY = siteInputs({
-  ...{
-    latitude: 50,
-    longitude: 0,
-    elevation: 100,
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-  },
+  latitude: 50,
+  longitude: 0,
+  elevation: 100,
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   tmin: [0, 0, 2, 4, 7, 10, 12, 12, 9, 6, 3, 1],
   tmax: [7, 8, 11, 14, 18, 21, 23, 23, 20, 15, 10, 7],
-  ...{ spreadWinter: 3, spreadSummer: 2.3, wetFrom: null },
+  spreadWinter: 3,
+  spreadSummer: 2.3,
+  wetFrom: null,
 });
 
 /** First visit of a new nursery: who owns it and where it stands. */

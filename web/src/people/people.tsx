@@ -81,7 +81,8 @@ function AddPerson() {
 export function People() {
   const people = usePeople().data ?? [];
   const own = useSession().data?.person?.id;
-  const [role, disable] = [useEditRole(), useDisable()];
+  const role = useEditRole();
+  const disable = useDisable();
   const [resetting, setResetting] = useState<PersonRow | null>(null);
   const error = role.error ?? disable.error;
   return (

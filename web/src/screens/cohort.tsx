@@ -54,7 +54,13 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
     ]);
   const course = useCourse(cohort.id).data;
   if (course?.rootBoundOn)
-    facts.push(['Root-bound', monthYear(course.rootBoundOn), 'roots fill this container, as it grows']);
+    facts.push([
+      'Root-bound',
+      monthYear(course.rootBoundOn),
+      course.rootBoundOn < today
+        ? 'roots have filled this container, as it grows'
+        : 'roots fill this container, as it grows',
+    ]);
   if (cohort.buds && cohort.buds.on.slice(0, 4) === today.slice(0, 4)) {
     const { on, looked, ready } = cohort.buds;
     const share = readyShare(looked, ready, daysBetween(on, today));
@@ -307,18 +313,20 @@ export function Cohort() {
       {looking && (
         <RecordSheet
           step={{
-            ...{ cohortId: cohort.id, code: cohort.code, taxonId: cohort.taxonId },
-            ...{ stepKey: null, operation: null, title: 'A look' },
-            ...{
-              live: cohort.live,
-              pending: cohort.emerged > 0 ? 0 : cohort.pending,
-              container: null,
-              minutes: 0,
-              rootCut: null,
-              topCut: null,
-              nextTime: '',
-              odds: null,
-            },
+            cohortId: cohort.id,
+            code: cohort.code,
+            taxonId: cohort.taxonId,
+            stepKey: null,
+            operation: null,
+            title: 'A look',
+            live: cohort.live,
+            pending: cohort.emerged > 0 ? 0 : cohort.pending,
+            container: null,
+            minutes: 0,
+            rootCut: null,
+            topCut: null,
+            nextTime: '',
+            odds: null,
           }}
           today={today}
           onClose={() => setLooking(false)}

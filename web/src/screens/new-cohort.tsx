@@ -49,18 +49,22 @@ const DRAFT = 'new cohort';
 
 /** The form as the contract wants it; what is not a number stays one that fails. */
 const toPayload = (v: Inputs, method: Method) => ({
-  ...{ code: v.code.trim(), taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId },
-  ...{
-    container: v.container,
-    started: v.started.trim(),
-    count: typed(v.count),
-    goal: v.goal,
-    note: v.note,
-  },
+  code: v.code.trim(),
+  taxonId: v.taxonId,
+  programmeId: v.programmeId,
+  placeId: v.placeId,
+  container: v.container,
+  started: v.started.trim(),
+  count: typed(v.count),
+  goal: v.goal,
+  note: v.note,
   goalCaliper: typed(v.goalCaliper) ?? null,
   schools: v.insults ? { insults: v.insults } : {},
-  ...{ parentId: v.parentId || null, goalId: v.goalId || null, lotId: v.lotId || null },
-  ...{ hostId: v.hostId || null, origin: originOf(v, method) },
+  parentId: v.parentId || null,
+  goalId: v.goalId || null,
+  lotId: v.lotId || null,
+  hostId: v.hostId || null,
+  origin: originOf(v, method),
   standsAt: v.standsAt || null,
   maybe: v.maybe,
 });
@@ -94,7 +98,8 @@ export function NewCohort() {
   const places = usePlaces().data;
   const rows = useRegister().data;
   // everything the form is made of comes first: an input that appears late moves the button under the finger
-  const [lots, goals] = [useLots(), useGoals()];
+  const lots = useLots();
+  const goals = useGoals();
   const ready =
     today !== '' && places !== undefined && rows !== undefined && !lots.isPending && !goals.isPending;
   return ready ? (
@@ -111,15 +116,21 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const [search] = useSearchParams();
   const form = useForm<Inputs>({
     defaultValues: {
-      ...{ taxonId: 'acer-campestre', programmeId: first.id, count: '', started: today, placeId: firstPlace },
-      ...{
-        code: '',
-        container: first.steps[0].container ?? 'seed-flat',
-        standsAt: '',
-        insults: '',
-        goalCaliper: '',
-      },
-      ...{ goal: '', note: '', maybe: [], ...NO_KIN, ...NO_ORIGIN },
+      taxonId: 'acer-campestre',
+      programmeId: first.id,
+      count: '',
+      started: today,
+      placeId: firstPlace,
+      code: '',
+      container: first.steps[0].container ?? 'seed-flat',
+      standsAt: '',
+      insults: '',
+      goalCaliper: '',
+      goal: '',
+      note: '',
+      maybe: [],
+      ...NO_KIN,
+      ...NO_ORIGIN,
       ...readDraft<Inputs>(DRAFT),
       ...offered(search, all),
     },
@@ -154,15 +165,16 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   };
 
   const asked = {
-    ...{
-      taxonId,
-      programmeId,
-      placeId: payload.placeId,
-      started: payload.started,
-      count: payload.count ?? 100,
-    },
-    ...{ container: payload.container, standsAt: payload.standsAt, schools: payload.schools },
-    ...{ maybe: payload.maybe, lotId: payload.lotId },
+    taxonId,
+    programmeId,
+    placeId: payload.placeId,
+    started: payload.started,
+    count: payload.count ?? 100,
+    container: payload.container,
+    standsAt: payload.standsAt,
+    schools: payload.schools,
+    maybe: payload.maybe,
+    lotId: payload.lotId,
   };
   const deferred = useDeferredValue(JSON.stringify(asked));
   const askable = previewCourse.isValidSync(JSON.parse(deferred));

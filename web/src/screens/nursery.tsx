@@ -42,7 +42,10 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
   const { errors } = form.formState;
   const send = form.handleSubmit((v) => {
     const fields = {
-      ...{ name: v.name, kind: v.kind, night: typed(v.night), day: typed(v.day) },
+      name: v.name,
+      kind: v.kind,
+      night: typed(v.night),
+      day: typed(v.day),
       heatedTo: typedOrNull(v.heatedTo),
       light: v.light,
     };
@@ -148,7 +151,9 @@ function SiteForm({ nursery }: { nursery: Data }) {
   const send = form.handleSubmit((v) => {
     const { name, stationUrl } = v;
     const payload = {
-      ...{ version: nursery.version, name, stationUrl: stationUrl.trim() || null },
+      version: nursery.version,
+      name,
+      stationUrl: stationUrl.trim() || null,
       ...toSite(v),
     };
     const faults = faultsOf(editNursery, payload);

@@ -47,7 +47,8 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
   const [top, roots, frost] = small ? [18, 6, 5] : [22, 14, 14];
   const today = Math.min(width - 2, x(season.today));
   const months = Array.from({ length: 12 }, (_, i) => {
-    const [y, mo] = [Number(season.from.slice(0, 4)), Number(season.from.slice(5, 7)) - 1 + i];
+    const y = Number(season.from.slice(0, 4));
+    const mo = Number(season.from.slice(5, 7)) - 1 + i;
     return `${y + Math.floor(mo / 12)}-${String((mo % 12) + 1).padStart(2, '0')}-01`;
   });
   const m = season.markers;
@@ -66,7 +67,8 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
       <svg width={width} height={top + roots + frost + 30} aria-hidden="true" className="block">
         <defs>
           {phases(season).map((p, i) => {
-            const [a, b] = [edge(p.from, 0), edge(p.to, width)];
+            const a = edge(p.from, 0);
+            const b = edge(p.to, width);
             const total = Math.max(1, b[1] - a[0]);
             return (
               <linearGradient key={p.name} id={`phase-${i}`} x1="0" x2="1">
@@ -80,7 +82,8 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
         </defs>
         <g>
           {phases(season).map((p, i) => {
-            const [a, b] = [edge(p.from, 0), edge(p.to, width)];
+            const a = edge(p.from, 0);
+            const b = edge(p.to, width);
             const middle = [(a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
             const room = middle[1] - middle[0];
             return (

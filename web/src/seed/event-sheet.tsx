@@ -23,7 +23,10 @@ export function EventSheet({ lot, today, onClose }: { lot: SeedLot; today: strin
     payload: (x) => {
       const tests = x.kind === 'test';
       return {
-        ...{ kind: x.kind, on: x.on, note: x.note, seeds: tests ? null : (typed(x.seeds) ?? null) },
+        kind: x.kind,
+        on: x.on,
+        note: x.note,
+        seeds: tests ? null : (typed(x.seeds) ?? null),
         tested: tests ? (typed(x.tested) ?? null) : null,
         sound: tests ? (typed(x.sound) ?? null) : null,
       };

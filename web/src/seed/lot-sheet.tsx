@@ -13,12 +13,22 @@ export function LotSheet({ onClose }: { onClose: () => void }) {
   const rows = useRegister().data ?? [];
   const { v, field, faults, submit } = useSheetForm({
     first: {
-      ...{ name: '', taxonId: 'carpinus-betulus', source: '', parentId: '', harvested: '', seeds: '' },
-      ...{ price: '', handling: '', storage: STORAGE[0], note: '' },
+      name: '',
+      taxonId: 'carpinus-betulus',
+      source: '',
+      parentId: '',
+      harvested: '',
+      seeds: '',
+      price: '',
+      handling: '',
+      storage: STORAGE[0],
+      note: '',
     },
     schema: newSeedLot,
     payload: (x) => ({
-      ...{ ...x, parentId: x.parentId || null, seeds: typed(x.seeds) },
+      ...x,
+      parentId: x.parentId || null,
+      seeds: typed(x.seeds),
       price: x.price.trim() === '' ? null : Math.round(100 * typed(x.price)!),
     }),
     write: add,

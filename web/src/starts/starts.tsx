@@ -32,8 +32,13 @@ interface Inputs {
 }
 
 const toAsk = (v: Inputs) => ({
-  ...{ taxonId: v.taxonId, programmeId: v.programmeId, placeId: v.placeId, stage: v.stage },
-  ...{ wanted: typed(v.wanted), byYear: typed(v.byYear), most: typed(v.most) },
+  taxonId: v.taxonId,
+  programmeId: v.programmeId,
+  placeId: v.placeId,
+  stage: v.stage,
+  wanted: typed(v.wanted),
+  byYear: typed(v.byYear),
+  most: typed(v.most),
   confidence: Number(v.confidence),
   cost: {
     centsEach: Math.round(100 * (typed(v.cents) ?? Number.NaN)),
@@ -53,14 +58,16 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
   const may = useMay('grower');
   const keep = useAddGoal();
   const [v, set] = useState<Inputs>({
-    ...{
-      taxonId: 'carpinus-betulus',
-      programmeId: 'seed-broadleaf',
-      placeId: firstPlace,
-      stage: 'corrected',
-    },
-    ...{ wanted: '40', byYear: String(Number(today.slice(0, 4)) + 2), confidence: '0.9', most: '600' },
-    ...{ cents: '0.05', wage: '15' },
+    taxonId: 'carpinus-betulus',
+    programmeId: 'seed-broadleaf',
+    placeId: firstPlace,
+    stage: 'corrected',
+    wanted: '40',
+    byYear: String(Number(today.slice(0, 4)) + 2),
+    confidence: '0.9',
+    most: '600',
+    cents: '0.05',
+    wage: '15',
   });
   const fitting = all.filter((p) => suits(p.id, taxon(v.taxonId), p.own));
   const chosen = fitting.find((p) => p.id === v.programmeId) ?? fitting[0];

@@ -36,8 +36,11 @@ function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockR
           e.preventDefault();
           count.mutate(
             {
-              ...{ container: v.container, version: row?.version ?? 0, counted: Number(v.counted) },
-              ...{ arriving: Number(v.arriving), arrives: v.arrives || null },
+              container: v.container,
+              version: row?.version ?? 0,
+              counted: Number(v.counted),
+              arriving: Number(v.arriving),
+              arrives: v.arrives || null,
             },
             { onSuccess: onClose },
           );

@@ -70,7 +70,10 @@ export function CellMap({ name, rows, columns, cells, busy, mark, undo }: Props)
 
   const [across, down] = turned ? [columns, 1] : [1, columns];
   const STEP: Record<string, number> = {
-    ...{ ArrowUp: -down, ArrowDown: down, ArrowLeft: -across, ArrowRight: across },
+    ArrowUp: -down,
+    ArrowDown: down,
+    ArrowLeft: -across,
+    ArrowRight: across,
   };
   const press = (e: KeyboardEvent) => {
     const by = STEP[e.key];

@@ -19,11 +19,16 @@ export function NewTray({ cohortId, trays, onClose }: Props) {
   const { set, field, faults, submit } = useSheetForm({
     first: {
       name: String.fromCharCode(65 + Math.min(25, trays.trays.length)),
-      ...{ rows: '7', columns: '15', fill: String(Math.max(0, Math.min(105, free))) },
+      rows: '7',
+      columns: '15',
+      fill: String(Math.max(0, Math.min(105, free))),
     },
     schema: newTray,
     payload: (x) => ({
-      ...{ name: x.name.trim(), rows: typed(x.rows), columns: typed(x.columns), fill: typed(x.fill) },
+      name: x.name.trim(),
+      rows: typed(x.rows),
+      columns: typed(x.columns),
+      fill: typed(x.fill),
     }),
     write: add,
     done: onClose,

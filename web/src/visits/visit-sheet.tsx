@@ -55,7 +55,10 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
   const wantsStep = (decision === 'lighten' || decision === 'put-back') && !step;
   const send = form.handleSubmit((values) => {
     const payload = {
-      ...{ cohortId: cohort.cohortId, on: today, found: values.found, decision },
+      cohortId: cohort.cohortId,
+      on: today,
+      found: values.found,
+      decision,
       stepKey: values.stepKey || null,
       container: decision === 'step-back' ? values.container || null : null,
       taxonId: values.found.includes('wrong-identity') ? values.taxonId || null : null,

@@ -25,13 +25,11 @@ const level = {
     const mine = ++run;
     const leveller = new Leveller(problem);
     const answer = (plan: YearPlan, progress: number): Answer => ({
-      ...{
-        plan,
-        bound: leveller.bound,
-        shortfalls: shortfalls(problem, plan),
-        progress,
-        done: progress >= 1,
-      },
+      plan,
+      bound: leveller.bound,
+      shortfalls: shortfalls(problem, plan),
+      progress,
+      done: progress >= 1,
     });
     tell(answer(leveller.first(), 0));
     for (let i = 1; i <= SLICES; i++) {

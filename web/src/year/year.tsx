@@ -42,7 +42,9 @@ function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, nu
     const plan = {
       placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, later: 0 })),
       load,
-      ...{ cost: 0, overload: 0, outOfOrder: [] },
+      cost: 0,
+      overload: 0,
+      outOfOrder: [],
     };
     return shortfalls(year.problem, plan).filter((s) => s.week < year.shown);
   }, [year, weeks, load]);

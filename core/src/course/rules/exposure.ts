@@ -20,7 +20,8 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant
   if (then.safe) return null;
   const day = safeFrom(ctx.book, air, plant.day + 1, hardyTo.value, hardened);
   const limit = hardened ? HARDENED_STEP : SAFE_STEP;
-  const [low, fall] = [Math.round(then.low), Math.round(then.fall)];
+  const low = Math.round(then.low);
+  const fall = Math.round(then.fall);
   const figures: Figure[] = [
     { label: 'open air, one night in ten', value: low, unit: '°C', basis: 'computed' },
     { label: 'fall from where it stands', value: fall, unit: '°C', basis: 'computed' },

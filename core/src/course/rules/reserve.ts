@@ -119,7 +119,8 @@ export function reserve(ctx: Context, hand: StepInHand, plant: Plant): Demand | 
   if (share >= lightest(hand) - 1e-9 && left >= t.floor.value - 1e-9) return null;
   // least that is worth doing; the whole where it is all or nothing, or only the top is cut
   const part = hand.rootLoss > 0 ? lightest(hand) : 1;
-  const [root, top] = [hand.rootLoss * part, hand.topLoss * part];
+  const root = hand.rootLoss * part;
+  const top = hand.topLoss * part;
   const largest = largestCut(ctx, hand);
   if (root > largest + 1e-9)
     return {

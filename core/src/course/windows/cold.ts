@@ -39,7 +39,11 @@ function backIn(ctx: Context, spec: Spec, out: Day, from: Day): Window | NoWindo
   const opens = Math.max(from, Math.min(night.p01 + spec.opens, Math.max(from, night.p01 - USABLE)));
   const closes = Math.max(night.p01 + spec.closes, opens + USABLE);
   return {
-    ...{ opens, closes, early: opens, late: opens, missed: null },
+    opens,
+    closes,
+    early: opens,
+    late: opens,
+    missed: null,
     text: textOf(ctx, spec, night),
     figures: figuresOf(ctx, night),
   };
@@ -75,7 +79,11 @@ export function coldWindow(
     const start = Math.max(opens, from);
     if (closes - start < least || closes < ctx.today) continue;
     return {
-      ...{ opens: start, closes, early: start, late: start, missed: null },
+      opens: start,
+      closes,
+      early: start,
+      late: start,
+      missed: null,
       text: textOf(ctx, spec, night),
       figures: figuresOf(ctx, night),
     };

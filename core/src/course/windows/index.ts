@@ -19,8 +19,8 @@ function specOf(ctx: Context, hand: StepInHand): WindowSpec | null {
   const schools = options[chosen(question, ctx.levels).option];
   if (!schools) return usual;
   // kinds ruled by warmth follow a school only where it says what it means for them
-  const any = ctx.taxon.phenology === 'warm-season' ? { ...schools, any: undefined } : schools;
-  return windowOf(any, ctx.taxon) ?? usual;
+  const own = ctx.taxon.phenology === 'warm-season' ? { ...schools, any: undefined } : schools;
+  return windowOf(own, ctx.taxon) ?? usual;
 }
 
 /** The first window of a step with at least so many days left on or after `from`. */

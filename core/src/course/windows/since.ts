@@ -30,13 +30,22 @@ function sinceStep(ctx: Context, hand: StepInHand, from: Day): Since {
   const start = anchor?.day ?? toDay(ctx.facts.startedOn);
   const what = anchor ? `‘${anchor.title}’` : 'the start';
   return {
-    ...{ ctx, hand, start, since: `${what} ({${toIso(start)}})` },
+    ctx,
+    hand,
+    start,
+    since: `${what} ({${toIso(start)}})`,
     open(due, days, spread, text, figures) {
       const opens = Math.max(due, from);
       // aftercare keeps its days; a step put off keeps its length
       const closes = hand.step.chain ? Math.max(due + days, opens + USABLE) : opens + days;
       return {
-        ...{ opens, closes, early: opens - spread[0], late: opens + spread[1], text, figures, missed: null },
+        opens,
+        closes,
+        early: opens - spread[0],
+        late: opens + spread[1],
+        text,
+        figures,
+        missed: null,
         ...(before ? { sinceAnchor: { key: before.step, days: due - start } } : {}),
       };
     },
@@ -62,7 +71,8 @@ function warmthOf(ctx: Context, spec: Spec & { kind: 'warmth' }): Param {
 function byWarmth(at: Since, spec: Spec & { kind: 'warmth' }): Window | NoWindow {
   const { ctx, hand } = at;
   const wanted = warmthOf(ctx, spec);
-  const [whole, base] = [wanted.value, spec.base ?? 5];
+  const whole = wanted.value;
+  const base = spec.base ?? 5;
   const { again } = hand.fact;
   const from = spec.degreeDays === 'emergence' ? countedFrom(ctx, at.start) : at.start;
   const ripe = ctx.book.warmthBy(from, whole, base);
@@ -86,7 +96,8 @@ function byWarmth(at: Since, spec: Spec & { kind: 'warmth' }): Window | NoWindow
     [
       {
         label: waits ? 'warmth wanted again' : 'warmth wanted',
-        ...{ value: sum, unit: `°C·d above ${base} °C` },
+        value: sum,
+        unit: `°C·d above ${base} °C`,
         basis: waits ? AGAIN_SHARE.basis : wanted.basis,
       },
     ],
@@ -100,7 +111,8 @@ function swollenBy(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): 
   if (probe.day < start) probe.advance(start);
   const limit = spec.share * probe.thickness(spec.part, start);
   const latest = afterSeasons(ctx.seasons, start, 1);
-  let [low, high] = [start + NOT_BEFORE, Math.max(latest, start + NOT_BEFORE + 1)];
+  let low = start + NOT_BEFORE;
+  let high = Math.max(latest, start + NOT_BEFORE + 1);
   probe.advance(high);
   const swollen = (day: Day) => probe.swelling(spec.part, start, day);
   if (swollen(high) < limit) return { day: high, mm: limit };

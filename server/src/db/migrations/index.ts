@@ -8,6 +8,7 @@ import * as planDue from './007-plan-due.ts';
 import * as people from './008-people.ts';
 import * as anyOrder from './009-any-order.ts';
 import * as details from './010-details.ts';
+import * as planDigest from './011-plan-digest.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -21,4 +22,5 @@ export const MIGRATIONS = [
   { name: '008-people', ...people },
   { name: '009-any-order', ...anyOrder },
   { name: '010-details', ...details },
+  { name: '011-plan-digest', ...planDigest },
 ];

@@ -1,0 +1,38 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+
+/** Longest a thread works before it asks whether to go on, ms. */
+const TURN_MS = 700;
+/** Threads nobody needed for so long are let go, ms. */
+const IDLE_MS = 60_000;
+
+/** Threads that plan courses beside the one that answers. */
+export interface Crew {
+  /** plans what is due until none is left, it is paused, or `ended` says so */
+  workOff: (ended: () => boolean) => Promise<void>;
+  close: () => Promise<void>;
+}
+
+export function openCrew(url: string): Crew {
+  const threads = Math.min(4, availableParallelism());
+  const pool = new Piscina({
+    filename: new URL('./thread.ts', import.meta.url).href,
+    execArgv: ['--import', 'tsx'],
+    workerData: { url },
+    // a plan is many small things that live shortly: room for them spares the sweeping
+    resourceLimits: { maxYoungGenerationSizeMb: 128 },
+    minThreads: 0,
+    maxThreads: threads,
+    idleTimeout: IDLE_MS,
+  });
+  /** One thread of the crew, turn after turn; the first that finds nothing left is the sign for none. */
+  const member = async (ended: () => boolean): Promise<void> => {
+    while (!ended()) if (!(await (pool.run(TURN_MS) as Promise<boolean>))) return;
+  };
+  return {
+    workOff: async (ended) => {
+      await Promise.all(Array.from({ length: threads }, () => member(ended)));
+    },
+    close: () => pool.destroy(),
+  };
+}

@@ -1,0 +1,24 @@
+/** One of the crew: plans courses that are due, on a thread and a connection of its own. */
+import { workerData } from 'node:worker_threads';
+import { openDatabase } from '../db/index.ts';
+import { workOffSome, type Kept } from './due.ts';
+
+/** Courses planned in one transaction: on a thread of its own they hold up nobody's answer. */
+const AT_ONCE = 100;
+
+const { url } = workerData as { url: string };
+const db = openDatabase(url, 1);
+
+/** What was planned from last; what becomes due later is planned from what is read anew. */
+let kept: Kept | null = null;
+
+/** Plans parts for so long, ms; whether there may be more to plan. */
+export default async function work(forMs: number): Promise<boolean> {
+  const until = Date.now() + forMs;
+  do {
+    const next = await workOffSome(db, kept, AT_ONCE);
+    if (!next) return false;
+    kept = next;
+  } while (Date.now() < until);
+  return true;
+}
