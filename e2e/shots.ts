@@ -2,6 +2,7 @@
 import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { DESK, enter, openBrowser, PHONE } from './browser.ts';
+import { reach, SCREENS } from './screens.ts';
 
 const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname;
 const wanted = process.argv.slice(2);
@@ -16,9 +17,19 @@ async function shot(page: Page, name: string, ready: string): Promise<void> {
   console.log(`  ${name}.png`);
 }
 
+/** Screens that are shown as they are reached. */
+async function asReached(): Promise<void> {
+  const { page, context } = await enter(browser, app.base, 'Grower', DESK);
+  for (const s of SCREENS) {
+    if (!s.picture) continue;
+    await reach(page, s);
+    await shot(page, s.picture, s.ready);
+  }
+  await context.close();
+}
+
 async function tour(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Grower', DESK);
-  await shot(page, 'round', 'Have ready');
   await page
     .getByRole('button', { name: /^Record First root/ })
     .first()
@@ -28,15 +39,11 @@ async function tour(): Promise<void> {
   await page.getByRole('button', { name: /^Why/ }).nth(2).click();
   await shot(page, 'why', 'What would change it');
   await page.keyboard.press('Escape');
-  await page.goto('/cohorts');
-  await shot(page, 'cohorts', 'plants alive');
   await page.goto('/cohorts/new');
   await page.getByLabel('Seeds').fill('120');
   await page.getByLabel('Goal caliper').fill('40');
   await page.evaluate(() => window.scrollTo(0, 0));
   await shot(page, 'new-cohort', 'Its course');
-  await page.goto('/library');
-  await shot(page, 'library', 'Seed-raised pine');
   await page.goto('/');
   await page.getByRole('button', { name: 'Found something, LV-35' }).click();
   await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
@@ -45,8 +52,6 @@ async function tour(): Promise<void> {
   await page.goto('/year');
   await page.getByRole('tab', { name: 'Windows alone' }).click();
   await shot(page, 'year', 'Hands');
-  await page.goto('/season');
-  await shot(page, 'season', 'Bud swell');
   await page.goto('/cohorts');
   await page.getByRole('link', { name: 'FM-30' }).click();
   await shot(page, 'cohort', 'Ahead');
@@ -55,7 +60,7 @@ async function tour(): Promise<void> {
   await page.keyboard.press('Shift+PageUp');
   await shot(page, 'move', 'Refused by the rule');
   await page.keyboard.press('Escape');
-  await propagation(page);
+  await cuttingCheck(page);
   await context.close();
 }
 
@@ -65,21 +70,7 @@ async function evening(): Promise<void> {
   await context.close();
 }
 
-async function propagation(page: Page): Promise<void> {
-  await page.goto('/propagation');
-  await shot(page, 'start-numbers', 'What being surer costs');
-  await page.goto('/propagation/layers');
-  await shot(page, 'layers', 'one year in ten worse');
-  await page.goto('/propagation/compare');
-  await shot(page, 'compare', 'It does not say why');
-  await page.goto('/cohorts');
-  await page.getByRole('link', { name: 'OP-36-07' }).click();
-  await page.getByRole('link', { name: 'Lineage' }).click();
-  await shot(page, 'lineage', 'generations');
-  await page.goto('/cohorts');
-  await page.getByRole('link', { name: 'OJ-37' }).click();
-  await page.getByRole('link', { name: 'Sowing' }).click();
-  await shot(page, 'tray', 'Coolbear');
+async function cuttingCheck(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: /^Record Cutting check/ }).click();
   const counts = { rooted: '31', callus: '20', dead: '6' };
@@ -93,6 +84,7 @@ async function phone(): Promise<void> {
   await context.close();
 }
 
+await asReached();
 await tour();
 await evening();
 await phone();

@@ -78,8 +78,24 @@ function mocha(files, env, folder, coverage) {
 await prepare();
 await needChromium();
 if (wanted('checks')) await check();
+/** The demo nursery is lived through once, and copied by every suite that wants it. */
+async function withDemo(env) {
+  const args = ['--import', 'tsx', 'server/test/demo.ts'];
+  const made = await step('Making the demo nursery', () =>
+    spawnSync(process.execPath, args, {
+      cwd: ROOT,
+      env,
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'inherit'],
+    }),
+  );
+  if (made.status !== 0) throw new Error('the demo nursery could not be made');
+  return { ...env, GONIMOS_TEST_DEMO: made.stdout.trim() };
+}
+
 await withCluster(
-  (env, folder) => {
+  async (cluster, folder) => {
+    const env = wanted('unit') || wanted('e2e') ? await withDemo(cluster) : cluster;
     if (wanted('unit')) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, true);
     if (wanted('e2e')) mocha(['e2e/*.test.ts'], env, folder, false);
   },

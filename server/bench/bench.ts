@@ -10,14 +10,12 @@ import { climateOf, seasonBook, type Site } from '@gonimos/core/season';
 import { Leveller } from '@gonimos/core/year';
 import { randomYear } from '../../core/test/year/random-year.ts';
 import { registerQuery } from '../src/cohorts/store.ts';
-import { migrate, openDatabase, type Db } from '../src/db/index.ts';
-import { houseOf } from '../src/house.ts';
-import { loadDemo } from '../src/demo/nursery.ts';
+import type { Db } from '../src/db/index.ts';
 import { buildApp } from '../src/app.ts';
-import { freshDatabase, Visitor } from '../test/harness.ts';
+import { SECRET, Visitor } from '../test/harness.ts';
+import { COHORTS, manyCohorts, row } from './many.ts';
+import { benchPlans } from './plans.ts';
 
-const COHORTS = 5000;
-const ENTRIES = 50;
 const SECONDS = 6;
 const ROUNDS = 3;
 const ROOT = new URL('../../', import.meta.url).pathname;
@@ -32,9 +30,6 @@ const SITE: Site = {
   tmin: [0.6, 0.7, 2.4, 4.7, 8.1, 11.2, 13.3, 13.1, 10.6, 7.6, 3.7, 1.5],
   tmax: [7.9, 8.9, 12.1, 14.8, 18.6, 22.2, 24.8, 24.6, 21.2, 16.6, 11.5, 8.4],
 };
-
-const row = (what: string, value: string, bound: string, ok: boolean) =>
-  console.log(`${ok ? 'ok  ' : 'MISS'}  ${what.padEnd(58)} ${value.padStart(14)}   ${bound}`);
 
 function benchCompile(): void {
   const book = seasonBook(climateOf(SITE));
@@ -118,48 +113,13 @@ function benchLevel(count: number, tight: number): void {
   );
 }
 
-async function fill(db: Db): Promise<void> {
-  const model = await db('cohort').where({ code: 'FM-30' }).first();
-  const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = model;
-  for (const json of ['schools', 'step_maps']) kept[json] = JSON.stringify(kept[json]);
-  const have = Number((await db('cohort').count('* as n').first())!.n);
-  const ids: string[] = [];
-  for (let from = have; from < COHORTS; from += 500) {
-    const rows = Array.from({ length: Math.min(500, COHORTS - from) }, (_, i) => {
-      const id = crypto.randomUUID();
-      ids.push(id);
-      return {
-        ...kept,
-        id,
-        code: `B-${from + i}`,
-        programme: JSON.stringify(kept.programme),
-        rings: JSON.stringify(kept.rings),
-      };
-    });
-    await db('cohort').insert(rows);
-  }
-  for (let from = 0; from < ids.length; from += 100)
-    await db.raw(
-      `INSERT INTO ledger_entry (id, cohort_id, type, on_date, to_date, count, unit)
-       SELECT gen_random_uuid(), c, CASE WHEN k = 0 THEN 'started' WHEN k % 2 = 0 THEN 'potted' ELSE 'lost' END,
-              date '2030-01-01' + k, date '2030-01-01' + k, CASE WHEN k = 0 THEN 200 ELSE 1 END,
-              CASE WHEN k = 0 THEN 'plant' END
-       FROM unnest(?::uuid[]) c, generate_series(0, ?) k`,
-      [ids.slice(from, from + 100), ENTRIES - 1],
-    );
-  await db.raw('ANALYZE');
-}
-
 async function benchRegister(): Promise<void> {
-  const made = await freshDatabase();
-  const db = openDatabase(made.url, 8);
-  await migrate(made.url);
-  await loadDemo(houseOf(db));
-  await fill(db);
+  const made = await manyCohorts();
+  const { db } = made;
   const entries = Number((await db('ledger_entry').count('* as n').first())!.n);
   const app = await buildApp({
     db,
-    secret: 'a secret of more than thirty-two letters for tests',
+    secret: SECRET,
     demo: true,
   });
   const ours = await app.listen({ port: 0, host: '127.0.0.1' });
@@ -190,6 +150,8 @@ async function benchRegister(): Promise<void> {
   const what = `register, ${COHORTS} cohorts, ${entries} entries, ${(size / 1e6).toFixed(1)} MB`;
   row(`${what}, against bare`, ratio.toFixed(2), '≥ 0.70', ratio >= 0.7);
   await benchScreens(db, visitor);
+  await benchUnchanged(visitor);
+  await benchPlans(made, await new Visitor(app).enter('grower'));
   await app.close();
   await bare.close();
   await db.destroy();
@@ -222,6 +184,20 @@ async function benchScreens(db: Db, visitor: Visitor): Promise<void> {
     const name = url.replace(/[0-9a-f-]{36}/, ':id');
     row(`${name} among ${COHORTS} cohorts`, `${Math.round(worst)} ms`, '≤ 1 s', worst <= 1000);
   }
+}
+
+/** What the register costs when it is asked for again and nothing has changed. */
+async function benchUnchanged(visitor: Visitor): Promise<void> {
+  const first = await visitor.send('GET', '/api/cohorts');
+  const tag = String(first.headers.etag ?? '');
+  const again = await visitor.send('GET', '/api/cohorts', undefined, { 'if-none-match': tag });
+  const bytes = again.rawPayload.length + JSON.stringify(again.headers).length;
+  row(
+    'register asked for again, unchanged, bytes',
+    String(bytes),
+    '< 5,000',
+    again.statusCode === 304 && bytes < 5000,
+  );
 }
 
 /** The scripts a first visit fetches before it can draw: the entry and what it imports at once. */

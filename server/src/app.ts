@@ -44,6 +44,7 @@ import { peopleRoutes } from './people/routes.ts';
 import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
+import { WATCHES } from './watches.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
 import { answerProblems, notFound } from './http/problem.ts';
@@ -79,7 +80,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   demoRoutes,
   ledgerRoutes,
   recordRoutes,
-  roundRoutes,
+  roundRoutes(WATCHES),
   fileRoutes,
   calcRoutes,
   visitRoutes,

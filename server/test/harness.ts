@@ -59,16 +59,19 @@ export async function freshDatabase(
 
 let demoTemplate: Promise<string> | null = null;
 
-/** The demo nursery is made once and copied for each suite. */
+/** A database with the demo nursery as it opens; its name. */
+export async function makeDemo(): Promise<string> {
+  const made = await freshDatabase();
+  const db = openDatabase(made.url, 4);
+  await migrate(made.url);
+  await loadDemo(houseOf(db));
+  await db.destroy();
+  return made.name;
+}
+
+/** The demo nursery, made once by the test command, or by who comes first, and copied for each suite. */
 export async function demoDatabase() {
-  demoTemplate ??= (async () => {
-    const made = await freshDatabase();
-    const db = openDatabase(made.url, 4);
-    await migrate(made.url);
-    await loadDemo(houseOf(db));
-    await db.destroy();
-    return made.name;
-  })();
+  demoTemplate ??= Promise.resolve(process.env.GONIMOS_TEST_DEMO ?? makeDemo());
   return freshDatabase(await demoTemplate);
 }
 
@@ -81,13 +84,19 @@ export class Visitor {
   csrf = '';
   constructor(readonly app: FastifyInstance) {}
 
-  async send(method: InjectOptions['method'], url: string, body?: unknown): Promise<LightMyRequestResponse> {
+  async send(
+    method: InjectOptions['method'],
+    url: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<LightMyRequestResponse> {
     const response = await this.app.inject({
       method: method ?? 'GET',
       remoteAddress: this.address,
       url: url.startsWith('/') ? url : `/${url}`,
       headers: {
         ...(this.cookies.size > 0 ? { cookie: this.cookie } : {}),
+        ...headers,
         ...(this.csrf ? { 'x-csrf-token': this.csrf } : {}),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
       },

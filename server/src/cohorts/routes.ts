@@ -8,7 +8,7 @@ import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
 import { lockCohort } from '../write/lock.ts';
 import { mayStandThere, stand } from './place.ts';
 import { enterCohort, promote, settleKind as settle, splitCohort as split } from './service.ts';
-import { readCohort, readRegister, updateCohort } from './store.ts';
+import { readCohort, readRegister, registerTag, updateCohort } from './store.ts';
 
 const params = object({ id: id() });
 
@@ -18,7 +18,13 @@ export function cohortRoutes(app: FastifyInstance): void {
     url: '/cohorts',
     role: 'helper',
     summary: 'The register',
-    handle: () => readRegister(app.db),
+    handle: async ({ request, reply }) => {
+      // what has not changed since it was asked for last costs next to nothing
+      const tag = await registerTag(app.db);
+      void reply.header('etag', tag);
+      if (request.headers['if-none-match'] === tag) return reply.status(304).send();
+      return readRegister(app.db);
+    },
   });
 
   route(app, {

@@ -39,6 +39,15 @@ export const registerQuery = (sql: Sql) => sql('cohort as c').select(ROW, former
 
 export const readRegister = (sql: Sql): Promise<CohortRow[]> => registerQuery(sql);
 
+/** Changes with whatever the register shows: every change of a row has a transaction of its own. */
+export async function registerTag(sql: Sql): Promise<string> {
+  const { rows } = await sql.raw<{ rows: { tag: string }[] }>(
+    `SELECT md5((SELECT string_agg(c.id::text || c.xmin::text, ' ' ORDER BY c.id) FROM cohort c)
+       || (SELECT count(*) FROM identity)) AS tag`,
+  );
+  return `"${rows[0].tag}"`;
+}
+
 export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
   const found = await sql('cohort as c')
     .leftJoin('cohort as p', 'p.id', 'c.parent_id')

@@ -50,9 +50,20 @@ export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map
   return new Map(rows.map((r) => [r.id, r.digest]));
 }
 
-/** Everything a plan says on a day: the rings shown go with the year. */
-export const planDigest = (course: Course, today: string): string =>
-  hash('sha1', `${today.slice(0, 4)} ${JSON.stringify(course)}`, 'base64url');
+/** A course as it is kept: every step as text, written once, and a digest of all it says on a day. */
+export interface Written {
+  course: Course;
+  texts: readonly string[];
+  digest: string;
+}
+
+/** Puts a course into words for keeping; the rings that are shown go with the year. */
+export function written(course: Course, today: string): Written {
+  const { steps, ...rest } = course;
+  const texts = steps.map((s) => JSON.stringify(s));
+  const all = `${today.slice(0, 4)} ${JSON.stringify(rest)} ${texts.join(' ')}`;
+  return { course, texts, digest: hash('sha1', all, 'base64url') };
+}
 
 /** The plan last compiled for each of these cohorts. */
 export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, KeptStep[]>> {
@@ -63,8 +74,7 @@ export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, Ke
   return groupBy(rows, (r) => r.cohortId);
 }
 
-const digestOf = (s: PlannedStep, seq: number): string =>
-  hash('sha1', `${seq} ${JSON.stringify(s)}`, 'base64url');
+const digestOf = (text: string, seq: number): string => hash('sha1', `${seq} ${text}`, 'base64url');
 
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
@@ -94,11 +104,10 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
   }));
 }
 
-export interface Plan {
+export interface Plan extends Written {
   cohortId: string;
+  /** the plan before it */
   kept: readonly KeptStep[];
-  course: Course;
-  digest: string;
 }
 
 /** Rings a section draws: all that has grown, and a few seasons ahead. */
@@ -132,10 +141,10 @@ async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
 
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
-  const rows = plans.flatMap(({ cohortId, kept, course }) => {
+  const rows = plans.flatMap(({ cohortId, kept, course, texts }) => {
     const before = new Map(kept.map((s) => [s.key, s.digest]));
     return course.steps.flatMap((s, seq) => {
-      const digest = digestOf(s, seq);
+      const digest = digestOf(texts[seq], seq);
       return before.get(s.key) === digest
         ? []
         : [
@@ -236,10 +245,17 @@ export async function writeChanges(
       was_closes: m.was.closes,
       now_opens: m.now.opens,
       now_closes: m.now.closes,
-      because: JSON.stringify(m.because),
+      because: m.because,
     })),
   );
-  for (let i = 0; i < rows.length; i += 1000) await sql('plan_change').insert(rows.slice(i, i + 1000));
+  if (rows.length === 0) return;
+  await sql.raw(
+    `INSERT INTO plan_change
+       (cohort_id, on_date, cause, key, title, was_opens, was_closes, now_opens, now_closes, because)
+     SELECT * FROM jsonb_to_recordset(?) AS x(cohort_id uuid, on_date date, cause text, key text, title text,
+       was_opens date, was_closes date, now_opens date, now_closes date, because jsonb)`,
+    [JSON.stringify(rows)],
+  );
 }
 
 export const readChanges = (sql: Sql, cohortId: string): Promise<PlanChange[]> =>

@@ -6,7 +6,7 @@ import { operation, type Asks } from '@gonimos/core/operations';
 import { random, seedFrom, type Random } from '@gonimos/core/random';
 import type { SeasonBook } from '@gonimos/core/season';
 import { readFacts } from '../planning/facts.ts';
-import { writePlans } from '../course/store.ts';
+import { writePlans, written as inWords } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
 import { recordStep } from '../records/service.ts';
 import type { House } from '../write/types.ts';
@@ -140,7 +140,7 @@ export async function liveThrough(
     const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : opening;
     const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
     if (!next || left || on >= opening || next.key === spec.missed?.key) {
-      await writePlans(trx, [{ cohortId: id, kept: [], course, digest: '' }], now);
+      await writePlans(trx, [{ cohortId: id, kept: [], ...inWords(course, now) }], now);
       return;
     }
     const cohort = await trx('cohort').where({ id }).first('live', 'pending');

@@ -57,6 +57,8 @@ export async function workOffSome(db: Db, kept: Kept | null, most = CHUNK): Prom
   return db.transaction(async (trx) => {
     const nursery = await trx('nursery').first('planning_paused');
     if (!nursery || nursery.planning_paused) return null;
+    // a plan can be made again, and what is due stays due with it: nothing waits for the disk
+    await trx.raw('SET LOCAL synchronous_commit = off');
     // those that somebody is writing to are left for the next turn
     const { rows } = await trx.raw<{ rows: { id: string; cause: string; since: string }[] }>(
       `SELECT c.id, d.cause, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id

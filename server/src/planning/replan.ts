@@ -5,7 +5,7 @@ import { noteDue } from './due-store.ts';
 import { readFacts, type CohortFacts } from './facts.ts';
 import { completeFacts, readPlanning, type Planning } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
-import { planDigest, readDigests, readPlans, writeChanges, writePlans, type Plan } from '../course/store.ts';
+import { readDigests, readPlans, writeChanges, writePlans, written, type Plan } from '../course/store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
 export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
@@ -68,8 +68,8 @@ async function newPlans(
       faults.set(f.id, made.fault);
       continue;
     }
-    const digest = planDigest(made.course, planning.today);
-    if (digest !== digests.get(f.id)) plans.push({ cohortId: f.id, course: made.course, digest });
+    const told = written(made.course, planning.today);
+    if (told.digest !== digests.get(f.id)) plans.push({ cohortId: f.id, ...told });
   }
   const before = await readPlans(
     trx,

@@ -1,56 +1,5 @@
 import type { RoundStep } from '@gonimos/contract/round';
-import { operationsThat } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
-
-const GUARD_DAYS = 35;
-/** The day a visit asked to look again. */
-const CHECK_ON = "(r.details -> 'visit' ->> 'checkOn')::date";
-/** A check that a visit asked for is told so many days ahead. */
-const LOOK_AHEAD_DAYS = 28;
-
-/** Wires that are on, and roots cut lately, with what is known of each. */
-export async function readWatched(sql: Sql, today: string) {
-  const done = (operations: string[]) =>
-    sql('course_step as s')
-      .join('cohort as c', 'c.id', 's.cohort_id')
-      .where({ 's.status': 'done', 'c.growing': true })
-      .whereIn('s.operation', operations)
-      .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.place_id', key: 's.key', doneOn: 's.done_on' });
-  const wires: { cohortId: string; code: string; doneOn: string; checkOpens: string | null }[] = await done(
-    operationsThat((o) => o.puts === 'wire'),
-  )
-    .join('course_step as k', (on) =>
-      on.on('k.cohort_id', 'c.id').andOnIn(
-        'k.operation',
-        operationsThat((o) => o.checks === 'wire'),
-      ),
-    )
-    .where('k.status', 'planned')
-    .select({ checkOpens: 'k.opens' });
-  const cut: { cohortId: string; code: string; placeId: string; doneOn: string }[] = await done(
-    operationsThat((o) => o.loosens === true),
-  ).whereRaw('s.done_on > ?::date - ?::int', [today, GUARD_DAYS]);
-  const again: { cohortId: string; code: string; on: string; checkOn: string; found: string }[] = await sql(
-    'standing_record as r',
-  )
-    .join('cohort as c', 'c.id', 'r.cohort_id')
-    .where({ 'r.kind': 'visit', 'c.growing': true })
-    .whereRaw(`${CHECK_ON} <= ?::date + ?::int`, [today, LOOK_AHEAD_DAYS])
-    // looked at since
-    .whereNotExists(
-      sql('record as l')
-        .whereRaw("l.cohort_id = r.cohort_id AND l.seq > r.seq AND l.kind IN ('look', 'visit', 'released')")
-        .select(sql.raw('1')),
-    )
-    .select({
-      cohortId: 'c.id',
-      code: 'c.code',
-      on: 'r.on_date',
-      checkOn: sql.raw(CHECK_ON),
-      found: 'r.reason',
-    });
-  return { wires, cut, again };
-}
 
 const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>
   sql('course_step as s')

@@ -19,7 +19,12 @@ export const keepToken = (session: Session): Session => {
   return session;
 };
 
-async function send(method: string, path: string, body?: unknown): Promise<Response> {
+async function send(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Response> {
   const json = body !== undefined && !(body instanceof FormData);
   try {
     return await fetch(`/api${path}`, {
@@ -27,6 +32,7 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
       // answers are kept by the queries alone; the browser's cache would make like requests wait for each other
       cache: 'no-store',
       headers: {
+        ...headers,
         ...(json ? { 'content-type': 'application/json' } : {}),
         ...(method === 'GET' ? {} : { 'x-csrf-token': csrf }),
       },
@@ -62,6 +68,20 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
+/** Long answers as they came last, with what the server calls them. */
+const held = new Map<string, { tag: string; value: unknown }>();
+
+/** As `get`, for long answers: what has not changed since it was asked for last is not sent again. */
+export async function getHeld<T>(path: string): Promise<T> {
+  const before = held.get(path);
+  const response = await send('GET', path, undefined, before ? { 'if-none-match': before.tag } : {});
+  if (response.status === 304 && before) return before.value as T;
+  if (!response.ok) return get<T>(path);
+  const value = (await response.json()) as T;
+  const tag = response.headers.get('etag');
+  if (tag) held.set(path, { tag, value });
+  return value;
+}
 /** Sends one file as a form. */
 export function sendFile<T>(path: string, file: File): Promise<T> {
   const form = new FormData();

@@ -1,0 +1,103 @@
+import type { Page } from 'playwright-core';
+
+/** A screen or sheet: how it is reached from the one before it, and what stands there once it is drawn. */
+export interface Screen {
+  name: string;
+  ready: string;
+  reach?: (page: Page) => Promise<void>;
+  /** its picture stands in docs/screenshots under this name */
+  picture?: string;
+}
+
+const at = (address: string) => async (page: Page) => {
+  await page.goto(address);
+};
+/** The sheet on top is put away first. */
+const press = (button: string | RegExp) => async (page: Page) => {
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: button }).first().click();
+};
+const cohort = (code: string, tab?: string) => async (page: Page) => {
+  await page.goto('/cohorts');
+  await page.getByRole('link', { name: code, exact: true }).click();
+  if (tab) await page.getByRole('link', { name: tab }).click();
+};
+const tab = (name: string) => async (page: Page) => {
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name }).click();
+};
+
+/** Every screen and sheet of the demo on its opening day, in an order in which each is reached from the one before. */
+export const SCREENS: readonly Screen[] = [
+  { name: 'round', ready: 'Have ready', reach: at('/'), picture: 'round' },
+  { name: 'recording sheet', ready: 'Next time', reach: press(/^Record/) },
+  { name: 'why', ready: 'What would change it', reach: press('Why') },
+  { name: 'not yet', ready: 'Put off until', reach: press('Not yet') },
+  { name: 'found', ready: 'What now', reach: press(/^Found/) },
+  { name: 'cohorts', ready: 'plants alive', reach: at('/cohorts'), picture: 'cohorts' },
+  { name: 'course', ready: 'What moved', reach: cohort('FM-30') },
+  { name: 'aim', ready: 'What would change', reach: press('Aim') },
+  {
+    name: 'change',
+    ready: 'Root and top together',
+    reach: async (page) => {
+      await press('Change')(page);
+      await page.getByText('Schools for this cohort').click();
+    },
+  },
+  { name: 'ledger', ready: 'Alive after', reach: tab('Ledger') },
+  { name: 'notes', ready: 'Count emergence', reach: tab('Notes') },
+  { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
+  { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage'), picture: 'lineage' },
+  {
+    name: 'start numbers',
+    ready: 'What being surer costs',
+    reach: at('/propagation'),
+    picture: 'start-numbers',
+  },
+  { name: 'seed', ready: 'Long hedge 36', reach: at('/propagation/seed') },
+  { name: 'layers', ready: 'one year in ten worse', reach: at('/propagation/layers'), picture: 'layers' },
+  { name: 'plan layers', ready: 'Ring 23 mm', reach: press('Plan layers') },
+  { name: 'compare', ready: 'It does not say why', reach: at('/propagation/compare'), picture: 'compare' },
+  {
+    name: 'cutting check',
+    ready: 'only roots count',
+    reach: async (page) => {
+      await page.goto('/');
+      await press(/^Record Cutting check/)(page);
+    },
+  },
+  { name: 'new cohort', ready: 'Its course', reach: at('/cohorts/new') },
+  {
+    name: 'import',
+    ready: '1 good, 0 with faults',
+    reach: async (page) => {
+      await page.goto('/cohorts/import');
+      await press('Show an example')(page);
+    },
+  },
+  { name: 'season', ready: 'Leaf fall done', reach: at('/season'), picture: 'season' },
+  { name: 'I see', ready: 'candles moving', reach: press('I see this today') },
+  { name: 'year', ready: 'Lock this week', reach: at('/year') },
+  { name: 'library', ready: 'Seed-raised pine', reach: at('/library'), picture: 'library' },
+  { name: 'operations', ready: 'kinds of work', reach: at('/library/operations') },
+  {
+    name: 'taxa',
+    ready: 'Growth groups',
+    // ninety cards of one make: a handful shows what all are like
+    reach: async (page) => {
+      await page.goto('/library/taxa');
+      await page.getByLabel('Find a taxon').fill('maple');
+    },
+  },
+  { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
+  { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
+  { name: 'nursery', ready: 'Save and plan again', reach: at('/nursery') },
+  { name: 'lost', ready: 'There is no such page', reach: at('/nowhere') },
+];
+
+/** Goes to a screen and waits until it is drawn. */
+export async function reach(page: Page, s: Screen): Promise<void> {
+  await s.reach?.(page);
+  await page.getByText(s.ready).first().waitFor({ state: 'attached' });
+}

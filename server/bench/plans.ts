@@ -1,0 +1,94 @@
+/** Courses of thousands planned again through the database, against compiling them alone in memory. */
+import { setTimeout as wait } from 'node:timers/promises';
+import type { Db } from '../src/db/index.ts';
+import { openCrew, type Crew } from '../src/planning/crew.ts';
+import { planningState } from '../src/planning/due-store.ts';
+import { readPlanning } from '../src/planning/planning.ts';
+import { compileFor, readyFacts } from '../src/planning/replan.ts';
+import { houseOf } from '../src/house.ts';
+import { must, type Visitor } from '../test/harness.ts';
+import { COHORTS, row } from './many.ts';
+
+const seconds = (ms: number) => `${(ms / 1000).toFixed(2)} s`;
+const since = (from: number) => performance.now() - from;
+
+/** Compiling every course once, alone on one core and out of memory, ms; the better of two. */
+async function inMemory(db: Db): Promise<number> {
+  const planning = await readPlanning(db);
+  const facts = await readyFacts(db, await db('cohort').where('growing', true).pluck('id'), planning);
+  const once = () => {
+    const from = performance.now();
+    for (const f of facts) compileFor(f, planning);
+    return since(from);
+  };
+  return Math.min(once(), once());
+}
+
+const nextDay = (visitor: Visitor) =>
+  must(visitor.post('/demo/calendar', { id: crypto.randomUUID(), days: 1 }));
+
+/** A day later: everything is planned again by the crew while somebody asks for a cohort, over and over. */
+async function aDayLater(visitor: Visitor, crew: Crew, cohortId: string) {
+  await nextDay(visitor);
+  const from = performance.now();
+  let going = true;
+  const work = crew.workOff(() => false).finally(() => (going = false));
+  const waits: number[] = [];
+  while (going) {
+    const asked = performance.now();
+    await visitor.get(`/cohorts/${cohortId}/course`);
+    waits.push(since(asked));
+    await wait(250);
+  }
+  await work;
+  waits.sort((a, b) => a - b);
+  return { took: since(from), median: waits[Math.floor(waits.length / 2)] ?? 0, asked: waits.length };
+}
+
+/** Stopped by a grower in the middle: how long until nothing more is planned, ms. */
+async function stopped(db: Db, visitor: Visitor, crew: Crew): Promise<number> {
+  await nextDay(visitor);
+  const work = crew.workOff(() => false);
+  await wait(1500);
+  const before = await planningState(db);
+  await must(visitor.put('/planning', { paused: true }));
+  const from = performance.now();
+  await work;
+  const took = since(from);
+  const { left } = await planningState(db);
+  if (left === 0 || before.left === before.of) throw new Error('it was not stopped in the middle');
+  await must(visitor.put('/planning', { paused: false }));
+  await crew.workOff(() => false);
+  return took;
+}
+
+export async function benchPlans(made: { db: Db; url: string }, visitor: Visitor): Promise<void> {
+  const { db, url } = made;
+  const crew = openCrew(url);
+  let from = performance.now();
+  await db.transaction((trx) => houseOf(db).plan(trx, 'all', 'the bench'));
+  await crew.workOff(() => false);
+  const first = since(from);
+  // as the database does by itself after so many changes
+  await db.raw('ANALYZE');
+  row(`${COHORTS} courses planned for the first time, every step written`, seconds(first), '', true);
+  const bare = await inMemory(db);
+  const [{ id }] = await db('cohort').where({ code: 'FM-30' }).select('id');
+  const days = [await aDayLater(visitor, crew, id), await aDayLater(visitor, crew, id)];
+  const best = days.reduce((a, b) => (a.took < b.took ? a : b));
+  const what = `a day later, ${COHORTS} courses through the database, against ${seconds(bare)}`;
+  row(what, `${(best.took / bare).toFixed(2)} (${seconds(best.took)})`, '≤ 1.5', best.took <= 1.5 * bare);
+  const reads = `  asked for a course meanwhile, ${best.asked} times, median`;
+  row(reads, `${best.median.toFixed(0)} ms`, '< 100 ms', best.median < 100);
+  const end = await stopped(db, visitor, crew);
+  row('  stopped in the middle, after', seconds(end), '≤ 1 s', end <= 1000);
+  const rounds: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    from = performance.now();
+    await visitor.get('/round');
+    rounds.push(since(from));
+  }
+  const round = rounds.toSorted((a, b) => a - b)[2];
+  row('  the round afterwards, median of five', seconds(round), '≤ 0.5 s', round <= 500);
+  await crew.close();
+}
