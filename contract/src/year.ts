@@ -1,6 +1,6 @@
 import type { YearProblem } from '@gonimos/core/year';
 import { array, boolean, type InferType } from 'yup';
-import { body, date, id, measure, text } from './fields.ts';
+import { body, date, id, measure, text, version } from './fields.ts';
 
 const monday = () =>
   date().test(
@@ -35,6 +35,7 @@ export const lockStep = body({
 export const lockWeek = body({ id: id(), week: monday(), locked: boolean().required('is missing') });
 export const personHours = body({
   id: id(),
+  version: version(),
   hours: measure(0, 80, 'h').required('is missing'),
   skilled: boolean().required('is missing'),
 });
@@ -42,6 +43,8 @@ export const absence = body({
   id: id(),
   week: monday(),
   hours: measure(0, 80, 'h').nullable().default(null),
+  /** what stood there when it was changed; null: the usual */
+  was: measure(0, 80, 'h').nullable().default(null),
 });
 export const clearWeeks = body({ id: id() });
 export type KeepWeeks = InferType<typeof keepWeeks>;
@@ -51,6 +54,7 @@ export interface Worker {
   id: string;
   name: string;
   role: string;
+  version: number;
   hours: number;
   skilled: boolean;
   absences: { week: string; hours: number }[];

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { LastBackup } from '@gonimos/contract/everything';
 import { migrate, openDatabase, type Db } from '../src/db/index.ts';
 import { demoDatabase, freshDatabase, Visitor, bench } from './harness.ts';
 
@@ -83,4 +84,26 @@ describe('copies of the database', () => {
     );
     await b.close();
   }).timeout(120_000);
+
+  it('an owner is told when the last is old, or there is none; in the demo nobody is', async () => {
+    const on = await bench();
+    const owner = await on.visitor('owner');
+    const told = () => owner.get<LastBackup>('/backup');
+    expect(await told()).to.deep.equal({ at: null, old: false });
+    await on.db('nursery').update({ demo_today: null });
+    expect(await told()).to.deep.equal({ at: null, old: true });
+    const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
+    for (const [days, old] of [
+      [13, false],
+      [15, true],
+    ] as const) {
+      await on
+        .db('setting')
+        .insert({ key: 'last backup', value: ago(days) })
+        .onConflict('key')
+        .merge();
+      expect((await told()).old, `${days} days`).to.equal(old);
+    }
+    await on.close();
+  });
 });

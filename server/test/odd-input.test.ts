@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import type { ImportReport } from '@gonimos/contract/files';
+import type { Problem } from '@gonimos/contract/problem';
 import type { StockRow } from '@gonimos/contract/stock';
+import type { Year } from '@gonimos/contract/year';
 import { bench, id, must, refusal, seedCohort, workshop, type Bench, type Visitor } from './harness.ts';
 
 describe('input that is odd rather than malformed', () => {
@@ -104,5 +106,24 @@ describe('input that is odd rather than malformed', () => {
       'errors[0].field',
       'toString',
     );
+  });
+
+  it('hours and absences changed by two are changed by one, and the other is told what stands now', async () => {
+    const owner = await b.visitor('owner');
+    const { people } = await owner.get<Year>('/year?weeks=26');
+    const p = people.find((x) => x.role === 'helper')!;
+    const say = (hours: number) =>
+      owner.put(`/people/${p.id}/hours`, { version: p.version, hours, skilled: true });
+    await must(say(20));
+    expect([(await say(30)).statusCode, (await say(30)).json<Problem>().current]).to.deep.equal([
+      409,
+      { version: p.version + 1, hours: 20, skilled: true },
+    ]);
+    const away = (hours: number | null, was: number | null) =>
+      v.put(`/people/${p.id}/absence`, { week: '2037-03-16', hours, was });
+    await must(away(0, null));
+    expect((await away(5, null)).statusCode).to.equal(409);
+    await must(away(5, 0));
+    await must(away(null, 5));
   });
 });

@@ -13,6 +13,7 @@ import {
 } from 'lucide-react';
 import { useEffect, useState, type ComponentType } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { BackupLine } from './everything/backup-line';
 import { PlanningLine } from './course/planning-line';
 import { PlaceOptions } from './nursery/place-options';
 import { useNursery, usePlaces, useStepCalendar } from './nursery/queries';
@@ -173,6 +174,7 @@ export function Shell() {
           {season ? <Ribbon season={season} /> : <div className="h-[59px] min-[592px]:h-20" />}
         </header>
         <PlanningLine />
+        <BackupLine />
         <main id="work" className="min-w-0 grow pb-24 lg:pb-10">
           <Outlet />
         </main>

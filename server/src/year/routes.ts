@@ -4,7 +4,7 @@ import { id } from '@gonimos/contract/fields';
 import { absence, clearWeeks, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
 import { Leveller, shortfalls } from '@gonimos/core/year';
 import { lockCohort } from '../write/lock.ts';
-import { notFound, wrongField } from '../http/problem.ts';
+import { conflict, notFound, wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { answering, touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -137,9 +137,13 @@ export function yearRoutes(app: FastifyInstance): void {
     handle: ({ params, body, person: by }) =>
       write(app, { id: body.id, what: `hours ${params.id}`, body, person: by }, async ({ trx }) => {
         const changed = await trx('person')
-          .where({ id: params.id })
-          .update({ hours: body.hours, skilled: body.skilled });
-        if (changed === 0) throw notFound('person');
+          .where({ id: params.id, version: body.version })
+          .update({ hours: body.hours, skilled: body.skilled, version: body.version + 1 });
+        if (changed === 0) {
+          const now = await trx('person').where({ id: params.id }).first('version', 'hours', 'skilled');
+          if (!now) throw notFound('person');
+          throw conflict('This person was changed meanwhile.', now);
+        }
         return answering({ ok: true });
       }),
   });
@@ -153,9 +157,12 @@ export function yearRoutes(app: FastifyInstance): void {
     body: absence,
     handle: ({ params, body, person: by }) =>
       write(app, { id: body.id, what: `absence ${params.id}`, body, person: by }, async ({ trx }) => {
-        const person = await trx('person').where({ id: params.id }).first('id');
+        const person = await trx('person').where({ id: params.id }).forUpdate().first('id');
         if (!person) throw notFound('person');
         const row = { person_id: params.id, week: body.week };
+        const now = await trx('absence').where(row).first('hours');
+        if ((now?.hours ?? null) !== (body.was ?? null))
+          throw conflict('The hours of that week were changed meanwhile.', now ?? { hours: null });
         if (body.hours === null) await trx('absence').where(row).delete();
         else
           await trx('absence')

@@ -86,7 +86,9 @@ export async function readWorkers(sql: Sql, from: string, to: string): Promise<W
       .select({ id: 'person_id', week: 'week', hours: 'hours' }),
     (a: { id: string; week: string; hours: number }) => a.id,
   );
-  const people = await sql('person').orderBy('name').select('id', 'name', 'role', 'hours', 'skilled');
+  const people = await sql('person')
+    .orderBy('name')
+    .select('id', 'name', 'role', 'version', 'hours', 'skilled');
   return people.map((p: Omit<Worker, 'absences'>) => ({
     ...p,
     absences: (away.get(p.id) ?? []).map(({ week, hours }) => ({ week, hours })),

@@ -72,6 +72,11 @@ export function Station() {
         Weather station
         {now.station && <span className="soft ml-3 font-sans text-base font-normal">{now.station}</span>}
       </h2>
+      {now.trouble && (
+        <p role="status" className="rounded-box bg-[var(--slip)] px-4 py-3">
+          <strong>The station:</strong> {now.trouble}.
+        </p>
+      )}
       <Weather warnings={now.warnings} />
       {!latest ? (
         <p className="soft">

@@ -10,6 +10,7 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
   const hours = useHours();
   const absence = useAbsence();
   const away = worker.absences.find((a) => a.week === week);
+  const kept = { id: worker.id, version: worker.version, hours: worker.hours, skilled: worker.skilled };
   const error = hours.error ?? absence.error;
   return (
     <li className="grid gap-x-5 gap-y-2 py-3 sm:grid-cols-[1fr_7rem_9rem_11rem] sm:items-center">
@@ -26,7 +27,7 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
           key={`${worker.id} ${worker.hours}`}
           onBlur={(e) => {
             const n = Number(e.target.value);
-            if (n !== worker.hours) hours.mutate({ id: worker.id, hours: n, skilled: worker.skilled });
+            if (n !== worker.hours) hours.mutate({ ...kept, hours: n });
           }}
         />
         h
@@ -37,7 +38,7 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
           className="checkbox checkbox-primary"
           checked={worker.skilled}
           disabled={!owner}
-          onChange={(e) => hours.mutate({ id: worker.id, hours: worker.hours, skilled: e.target.checked })}
+          onChange={(e) => hours.mutate({ ...kept, skilled: e.target.checked })}
         />
         has practice
       </label>
@@ -54,7 +55,8 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
           onBlur={(e) => {
             const text = e.target.value.trim();
             const next = text === '' ? null : Number(text);
-            if (next !== (away?.hours ?? null)) absence.mutate({ id: worker.id, week, hours: next });
+            if (next !== (away?.hours ?? null))
+              absence.mutate({ id: worker.id, week, hours: next, was: away?.hours ?? null });
           }}
         />
         h

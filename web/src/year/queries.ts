@@ -14,10 +14,11 @@ export const useLockStep = () =>
 export const useLockWeek = () =>
   useWrite((l: { week: string; locked: boolean }, id) => call<string[]>('PUT', '/year/week', { ...l, id }));
 export const useHours = () =>
-  useWrite(({ id: person, ...h }: { id: string; hours: number; skilled: boolean }, id) =>
+  useWrite(({ id: person, ...h }: { id: string; version: number; hours: number; skilled: boolean }, id) =>
     call<unknown>('PUT', `/people/${person}/hours`, { ...h, id }),
   );
 export const useAbsence = () =>
-  useWrite(({ id: person, ...a }: { id: string; week: string; hours: number | null }, id) =>
-    call<unknown>('PUT', `/people/${person}/absence`, { ...a, id }),
+  useWrite(
+    ({ id: person, ...a }: { id: string; week: string; hours: number | null; was: number | null }, id) =>
+      call<unknown>('PUT', `/people/${person}/absence`, { ...a, id }),
   );
