@@ -19,7 +19,7 @@ const press = (button: string | RegExp) => async (page: Page) => {
 };
 const cohort = (code: string, tab?: string) => async (page: Page) => {
   await page.goto('/cohorts');
-  await page.getByRole('link', { name: code, exact: true }).click();
+  await page.getByRole('link', { name: code }).click();
   if (tab) await page.getByRole('link', { name: tab }).click();
 };
 const tab = (name: string) => async (page: Page) => {
