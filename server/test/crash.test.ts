@@ -13,8 +13,6 @@ import { endServer, freePort, serve } from './serve.ts';
 interface Cluster {
   url: string;
   folder: string;
-  stop: () => void;
-  remove: () => void;
 }
 const LIBRARY = new URL('../../scripts/lib/postgres.mjs', import.meta.url).href;
 const startCluster = async (folder: string) => {
@@ -23,6 +21,21 @@ const startCluster = async (folder: string) => {
   };
   return start(folder);
 };
+
+const postmasterOf = (c: Cluster): number =>
+  Number(readFileSync(join(c.folder, 'cluster/postmaster.pid'), 'utf8').split('\n')[0]);
+
+/** Waits until nothing is left of a process; its children see by themselves that it has fallen. */
+async function gone(pid: number): Promise<void> {
+  for (;;) {
+    try {
+      process.kill(pid, 0);
+    } catch {
+      return wait(1500);
+    }
+    await wait(100);
+  }
+}
 
 const COHORTS = 20;
 const WRITERS = 9;
@@ -191,12 +204,9 @@ describe('server and database killed in the middle of writing', () => {
       server = await serve(cluster.url, port, false);
 
       await until(2 * EACH);
-      const postmaster = Number(
-        readFileSync(join(cluster.folder, 'cluster/postmaster.pid'), 'utf8').split('\n')[0],
-      );
+      const postmaster = postmasterOf(cluster);
       process.kill(postmaster, 'SIGKILL');
-      // its children see that it is gone and end
-      await wait(1500);
+      await gone(postmaster);
       await startCluster(folder);
 
       await until(3 * EACH);
@@ -208,7 +218,9 @@ describe('server and database killed in the middle of writing', () => {
     } finally {
       ended = true;
       await endServer(server);
-      cluster.stop();
+      // without a last word: all of it is thrown away
+      process.kill(postmasterOf(cluster), 'SIGQUIT');
+      await wait(500);
       rmSync(folder, { recursive: true, force: true });
     }
   }).timeout(120_000);

@@ -11,7 +11,7 @@ import { survivalOdds } from './odds.ts';
 import { objection, place, type Placement } from './place.ts';
 import { reasonsOf } from './reasons.ts';
 import { oldWoodReason, topAbove } from './rules/old-wood.ts';
-import type { LastWork } from './rules/recovery.ts';
+import type { LastWork } from './rules/rule.ts';
 import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/reserve.ts';
 import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';

@@ -1,44 +1,13 @@
 import { toDay, toIso, type Day } from '../calendar/index.ts';
 import type { Plant } from '../plant/index.ts';
-import { buds } from './rules/buds.ts';
-import { condition } from './rules/condition.ts';
-import { establishment } from './rules/establishment.ts';
-import { exclusive } from './rules/exclusive.ts';
-import { exposure } from './rules/exposure.ts';
-import { layerCutOff } from './rules/layer-cut-off.ts';
-import { light } from './rules/light.ts';
-import { oldWood } from './rules/old-wood.ts';
-import { order } from './rules/order.ts';
-import { putOff } from './rules/put-off.ts';
-import { quarantine } from './rules/quarantine.ts';
-import { recovery, type LastWork } from './rules/recovery.ts';
-import { reserve } from './rules/reserve.ts';
-import { school } from './rules/school.ts';
-import { stock } from './rules/stock.ts';
-import { weatherGuard } from './rules/weather-guard.ts';
+import { BEFORE, IN_THE_WINDOW, ON_THE_DAY } from './rules/index.ts';
+import type { LastWorks } from './rules/rule.ts';
 import type { Context, Demand, RefusalCode, StepInHand } from './types.ts';
 import { findWindow, type Window } from './windows/index.ts';
 
-/** Rules that speak before a day is looked for. */
-const BEFORE = [order, quarantine, stock, putOff, oldWood];
-/** Rules that look at the plant, the place and the other work as they will be on the day in question. */
-const ON_THE_DAY = [
-  recovery,
-  school,
-  establishment,
-  condition,
-  reserve,
-  exclusive,
-  light,
-  buds,
-  exposure,
-  weatherGuard,
-];
 const MOST_PUSHES = 30;
 /** The plan counts on a day a third into the window. */
 const TARGET_AT = 0.35;
-
-export type LastWorks = ReadonlyMap<string, LastWork>;
 
 export interface Placement {
   window: Window | null;
@@ -87,11 +56,27 @@ function chooseDay(
   return { target: Math.max(ideal, today), chosen: null };
 }
 
+/** What the rules say before a day is looked for. */
+function spokenBefore(ctx: Context, hand: StepInHand): Demand[] {
+  const demands: Demand[] = [];
+  for (const rule of BEFORE) demands.push(...rule.ask(ctx, hand));
+  return demands;
+}
+
+/** What the first rule has against a window that was found. */
+function cutOff(ctx: Context, hand: StepInHand, window: Window): Demand | null {
+  for (const rule of IN_THE_WINDOW) {
+    const demand = rule.ask(ctx, hand, window);
+    if (demand) return demand;
+  }
+  return null;
+}
+
 /** What every rule says of a day; the plant is grown to it. */
 function onTheDay(ctx: Context, hand: StepInHand, then: Plant, last: LastWorks): Demand[] {
   const demands: Demand[] = [];
   for (const rule of ON_THE_DAY) {
-    const demand = rule(ctx, hand, then, last);
+    const demand = rule.ask(ctx, hand, then, last);
     if (demand) demands.push(demand);
   }
   return demands;
@@ -125,7 +110,7 @@ const nowhere = (
 
 /** Finds the first day on which every rule agrees, or says which one never will. */
 export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWorks): Placement {
-  const demands = BEFORE.flatMap((rule) => rule(ctx, hand));
+  const demands = spokenBefore(ctx, hand);
   let pushedBy: Demand | null = null;
   const never = demands.find((d) => d.notBefore === 'never');
   if (never)
@@ -136,7 +121,7 @@ export function place(ctx: Context, hand: StepInHand, plant: Plant, last: LastWo
   for (let push = 0; push < MOST_PUSHES; push++) {
     const window = findWindow(ctx, hand, from, plant);
     if ('none' in window) return nowhere(demands, pushedBy, window.none, window.code);
-    const cut = layerCutOff(ctx, hand, window);
+    const cut = cutOff(ctx, hand, window);
     if (cut) {
       demands.push(cut);
       if (cut.notBefore === 'never')
@@ -197,7 +182,7 @@ export function objection(
   day: Day,
 ): { rule: Demand['rule']; text: string } | null {
   if (day < ctx.today) return { rule: 'order', text: 'That day has passed: record the step instead' };
-  const before = BEFORE.flatMap((rule) => rule(ctx, hand)).filter((d) => d.rule !== 'put off');
+  const before = spokenBefore(ctx, hand).filter((d) => d.rule !== 'put off');
   const early = before.find((d) => d.notBefore === 'never' || d.notBefore > day);
   if (early) return early;
   const window = findWindow(ctx, hand, day, plant, 0);
@@ -213,7 +198,7 @@ export function objection(
         : `The window opens {${toIso(window.opens)}} and closes {${toIso(window.closes)}}. ${window.text}`,
     };
   }
-  const cut = layerCutOff(ctx, hand, window);
+  const cut = cutOff(ctx, hand, window);
   if (cut && (cut.notBefore === 'never' || day > (cut.closesBy ?? day))) return cut;
   const then = plant.clone().advance(day);
   return onTheDay(ctx, hand, then, last).find((d) => d.notBefore === 'never' || d.notBefore > day) ?? null;

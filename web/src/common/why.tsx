@@ -1,7 +1,6 @@
-import type { Reason } from '@gonimos/core/course';
+import { RULE_WORDS, type Reason } from '@gonimos/core/course';
 import { isIsoDate } from '@gonimos/core/calendar';
 import { readable, shortDate } from './dates';
-import { RULE_WORDS, WOULD_CHANGE } from './rules';
 import { Sheet } from './sheet';
 
 /** The rules behind a date, the numbers they used and where those come from. */
@@ -22,7 +21,7 @@ export function Why({
         {reasons.map((r, i) => (
           <li key={i} className={`border-l-4 pl-4 ${r.binding ? 'border-primary' : 'border-base-300'}`}>
             <h3 className="text-base">
-              {RULE_WORDS[r.rule]}
+              {RULE_WORDS[r.rule].words}
               {r.binding && <span className="ml-2 text-sm font-semibold text-primary">decides</span>}
             </h3>
             <p className="mt-1">{readable(r.text, today)}</p>
@@ -48,7 +47,9 @@ export function Why({
                 </tbody>
               </table>
             )}
-            {r.binding && <p className="soft mt-2 text-sm">What would change it: {WOULD_CHANGE[r.rule]}</p>}
+            {r.binding && (
+              <p className="soft mt-2 text-sm">What would change it: {RULE_WORDS[r.rule].wouldChange}</p>
+            )}
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { RULE_WORDS } from '@gonimos/core/course';
 import { percent } from '@gonimos/core/words';
 import { CalendarArrowDown } from 'lucide-react';
 import { useState } from 'react';
@@ -13,7 +14,6 @@ import type { Recordable } from '../records/asks';
 import { RecordStep } from './record-step';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
-import { RULE_WORDS } from '../common/rules';
 import { spanWords } from '../common/words';
 import { Why } from '../common/why';
 import { STANDING_WORDS, standing } from './lanes';
@@ -57,7 +57,7 @@ function StepLine({ step, today, open }: { step: CourseStep; today: string; open
         {step.moved && (
           <p className="text-sm text-info">
             Set by hand to {shortDate(step.moved.to, today)}
-            {step.moved.overrides && ` against ‘${RULE_WORDS[step.moved.overrides]}’`}
+            {step.moved.overrides && ` against ‘${RULE_WORDS[step.moved.overrides].words}’`}
             {step.moved.reason && `: ${step.moved.reason}`}
           </p>
         )}

@@ -1,9 +1,9 @@
+import { RULE_WORDS } from '@gonimos/core/course';
 import { useEffect, useState } from 'react';
 import { Change } from '../common/change';
 import { readable, shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { RULE_WORDS } from '../common/rules';
 import { Outcome } from '../records/outcome';
 import { useMove, useTryMove } from './queries';
 
@@ -55,7 +55,7 @@ export function MoveSheet({ cohortId, code, step, to, today, onClose }: Props) {
         {(ask.error ?? move.error) && <Trouble>{(move.error ?? ask.error)!.message}</Trouble>}
         {refused && (
           <div role="alert" className="grid gap-3 rounded-box border-2 border-accent p-4">
-            <p className="font-semibold text-accent">Refused by the rule: {RULE_WORDS[refused.rule]}</p>
+            <p className="font-semibold text-accent">Refused by the rule: {RULE_WORDS[refused.rule].words}</p>
             <p>{readable(refused.text, today)}</p>
             <Field label="Set it anyway, because" hint="kept with the step and shown wherever it stands">
               <input className="input" value={reason} onChange={(e) => setReason(e.target.value)} />

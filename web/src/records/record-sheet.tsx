@@ -76,8 +76,8 @@ function Before({ step, op }: { step: Recordable; op: Operation | null }) {
       )}
       {step.rootCut && (
         <p>
-          Take up to <strong>{percent(step.rootCut.take)}</strong> of the root; the limit today is{' '}
-          {percent(step.rootCut.limit)}.
+          Take up to <strong className="whitespace-nowrap">{percent(step.rootCut.take)}</strong> of the root;
+          the limit today is <span className="whitespace-nowrap">{percent(step.rootCut.limit)}</span>.
         </p>
       )}
       {step.topCut && (

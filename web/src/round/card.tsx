@@ -1,3 +1,4 @@
+import { RULE_WORDS } from '@gonimos/core/course';
 import { percent } from '@gonimos/core/words';
 import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
@@ -5,7 +6,6 @@ import { taxon } from '@gonimos/core/taxa';
 import type { RoundStep } from '@gonimos/contract/round';
 import { useMay } from '../people/session';
 import { readable, seasonYear, shortDate } from '../common/dates';
-import { RULE_WORDS } from '../common/rules';
 import { Section } from '../common/section';
 import { WindowBar } from '../common/window-bar';
 import { countWords } from '../common/words';
@@ -78,7 +78,8 @@ export function Card({ step, today, open, chosen, onChoose }: Props) {
         {step.moved && (
           <p className="mt-1 text-sm text-info">
             Set by hand to {shortDate(step.moved.to, today)}
-            {step.moved.overrides && ` against ‘${RULE_WORDS[step.moved.overrides]}’: ${step.moved.reason}`}
+            {step.moved.overrides &&
+              ` against ‘${RULE_WORDS[step.moved.overrides].words}’: ${step.moved.reason}`}
           </p>
         )}
         {found && <p className="mt-1 text-sm font-semibold text-accent">{readable(found.text, today)}</p>}

@@ -3,6 +3,8 @@ import type { Plant } from '../../plant/index.ts';
 import { cp } from '../../params/index.ts';
 import { normalQuantile, normalShare } from '../../stats/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import { conditionRule } from './condition.ts';
+import type { RuleOf } from './rule.ts';
 
 /** Plants of a cohort are ready over so many days either way (one standard deviation). */
 export const BUD_SPREAD = cp(6, 'days');
@@ -42,3 +44,6 @@ export function buds(ctx: Context, { op }: StepInHand, plant: Plant): Demand | n
     ],
   };
 }
+
+/** The tally of buds is a condition of its own kind: the same words, asked of the buds. */
+export const budsRule: RuleOf<'on the day'> = { ...conditionRule, ask: buds };

@@ -3,6 +3,7 @@ import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Condition } from '../../programmes/index.ts';
 import { SLENDERNESS } from '../../trunk/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 const WAIT_SEASONS = 15;
 const STEP = 0.25;
@@ -82,3 +83,10 @@ export function condition(ctx: Context, { step }: StepInHand, plant: Plant): Dem
   }
   return null;
 }
+
+export const conditionWords: RuleWords = {
+  name: 'condition',
+  words: 'Condition',
+  wouldChange: 'A larger measurement, or a tally with more buds ready.',
+};
+export const conditionRule: RuleOf<'on the day'> = { ...conditionWords, when: 'on the day', ask: condition };

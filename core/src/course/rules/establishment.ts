@@ -1,6 +1,7 @@
 import { toDay, toIso } from '../../calendar/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Days within which root and top work are one sitting. Common practice, no source. */
 const SITTING = 10;
@@ -21,3 +22,14 @@ export function establishment(ctx: Context, { op }: StepInHand, plant: Plant): D
     figures: [{ label: 'standing undisturbed', value, unit, basis }],
   };
 }
+
+export const establishmentWords: RuleWords = {
+  name: 'establishment',
+  words: 'Establishment',
+  wouldChange: 'A root check that finds them firm, or the record it waits for.',
+};
+export const establishmentRule: RuleOf<'on the day'> = {
+  ...establishmentWords,
+  when: 'on the day',
+  ask: establishment,
+};

@@ -1,6 +1,7 @@
 import { toIso } from '../../calendar/index.ts';
 import type { Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Exclusive work: some work stays away from other work on the same plants. */
 export function exclusive(ctx: Context, { op, step }: StepInHand, plant: Plant): Demand | null {
@@ -19,3 +20,10 @@ export function exclusive(ctx: Context, { op, step }: StepInHand, plant: Plant):
     figures: [{ label: 'apart', value: days.value, unit: days.unit, basis: days.basis }],
   };
 }
+
+export const exclusiveWords: RuleWords = {
+  name: 'exclusive work',
+  words: 'Work kept apart',
+  wouldChange: 'Moving the other work.',
+};
+export const exclusiveRule: RuleOf<'on the day'> = { ...exclusiveWords, when: 'on the day', ask: exclusive };

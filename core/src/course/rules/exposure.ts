@@ -2,6 +2,7 @@ import { toIso } from '../../calendar/index.ts';
 import type { Plant } from '../../plant/index.ts';
 import { exposureBetween, HARDENED_FOR, HARDENED_STEP, SAFE_STEP, safeFrom } from '../../season/exposure.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Exposure between places: no plant goes from a warm house into a night it is not ready for. */
 export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant): Demand | null {
@@ -42,3 +43,10 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant
     figures,
   };
 }
+
+export const exposureWords: RuleWords = {
+  name: 'exposure',
+  words: 'Exposure between places',
+  wouldChange: 'Hardening off, another place, or milder nights.',
+};
+export const exposureRule: RuleOf<'on the day'> = { ...exposureWords, when: 'on the day', ask: exposure };

@@ -1,6 +1,7 @@
 import { toIso } from '../../calendar/index.ts';
 import { doubleCutOff, doubleMargin, LAYER, layerWarmth } from '../../layers/index.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 import type { Window } from '../windows/types.ts';
 
 /** Layer cut-off: a double layer is opened only while its second filling comes well before frost. */
@@ -53,3 +54,14 @@ export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): D
     figures,
   };
 }
+
+export const layerCutOffWords: RuleWords = {
+  name: 'layer cut-off',
+  words: 'Layer cut-off',
+  wouldChange: 'A warmer place, or an earlier filling.',
+};
+export const layerCutOffRule: RuleOf<'in the window'> = {
+  ...layerCutOffWords,
+  when: 'in the window',
+  ask: layerCutOff,
+};

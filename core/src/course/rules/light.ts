@@ -1,6 +1,7 @@
 import { toDay, toIso } from '../../calendar/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Growing seasons in the light before low buds can be relied on. Common practice, no source. */
 const IN_LIGHT = 0.5;
@@ -32,3 +33,10 @@ export function light(ctx: Context, { op }: StepInHand, _plant: Plant): Demand |
     ],
   };
 }
+
+export const lightWords: RuleWords = {
+  name: 'light on low buds',
+  words: 'Light on low buds',
+  wouldChange: 'A place with more light.',
+};
+export const lightRule: RuleOf<'on the day'> = { ...lightWords, when: 'on the day', ask: light };

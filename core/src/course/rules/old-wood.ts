@@ -3,6 +3,7 @@ import type { Operation } from '../../operations/index.ts';
 import { cp } from '../../params/index.ts';
 import type { Taxon } from '../../taxa/index.ts';
 import type { Context, CourseFacts, Demand, Reason, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Most of the top that goes at once while nobody has seen live growth below the cut. */
 export const ABOVE_GREEN = cp(0.3, 'share of top');
@@ -51,3 +52,10 @@ export function oldWoodReason(ctx: Context, { op, topWanted, topLoss }: StepInHa
       : [{ label: 'most at once above live growth', ...ABOVE_GREEN }],
   };
 }
+
+export const oldWoodWords: RuleWords = {
+  name: 'old wood',
+  words: 'Bare old wood',
+  wouldChange: 'Live growth seen low on the stem.',
+};
+export const oldWoodRule: RuleOf<'before'> = { ...oldWoodWords, when: 'before', ask: oldWood };

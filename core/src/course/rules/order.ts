@@ -4,6 +4,7 @@ import { afterSeasons } from '../../plant/index.ts';
 import { LAYER, layerWarmth } from '../../layers/index.ts';
 import type { After } from '../../programmes/index.ts';
 import type { Context, Demand, Figure, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Warmth that must pass after a step: as written, or what a layer of the kind wants to fill again. */
 function warmthAfter(ctx: Context, a: After): { sum: number; base: number } | null {
@@ -83,3 +84,10 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
     });
   return demands;
 }
+
+export const orderWords: RuleWords = {
+  name: 'order',
+  words: 'Order and lag',
+  wouldChange: 'Doing the step before it sooner or later moves it day for day.',
+};
+export const orderRule: RuleOf<'before'> = { ...orderWords, when: 'before', ask: order };

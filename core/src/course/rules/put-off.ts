@@ -1,5 +1,6 @@
 import { toDay } from '../../calendar/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** What the grower put off stays put off until the day said. */
 export function putOff(ctx: Context, { step }: StepInHand): Demand[] {
@@ -14,3 +15,10 @@ export function putOff(ctx: Context, { step }: StepInHand): Demand[] {
     },
   ];
 }
+
+export const putOffWords: RuleWords = {
+  name: 'put off',
+  words: 'Put off by hand',
+  wouldChange: 'You: record it, or put it off to another day.',
+};
+export const putOffRule: RuleOf<'before'> = { ...putOffWords, when: 'before', ask: putOff };

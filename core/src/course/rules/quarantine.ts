@@ -1,4 +1,5 @@
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Quarantine: plants held apart are not brought among others until they are released. */
 export function quarantine(ctx: Context, { op, step }: StepInHand): Demand[] {
@@ -14,3 +15,10 @@ export function quarantine(ctx: Context, { op, step }: StepInHand): Demand[] {
     },
   ];
 }
+
+export const quarantineWords: RuleWords = {
+  name: 'quarantine',
+  words: 'Quarantine, or found on opening',
+  wouldChange: 'Releasing the cohort, or another look.',
+};
+export const quarantineRule: RuleOf<'before'> = { ...quarantineWords, when: 'before', ask: quarantine };

@@ -2,14 +2,9 @@ import { plural } from '../../words/index.ts';
 import { toIso } from '../../calendar/index.ts';
 import { afterSeasons, type Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { LastWork, RuleOf, RuleWords } from './rule.ts';
 
 /** Recovery since the last work of the same lane that took something. */
-export interface LastWork {
-  day: number;
-  title: string;
-  seasons: number;
-}
-
 export function recovery(
   ctx: Context,
   hand: StepInHand,
@@ -34,3 +29,10 @@ export function recovery(
     ],
   };
 }
+
+export const recoveryWords: RuleWords = {
+  name: 'recovery',
+  words: 'Recovery',
+  wouldChange: 'Nothing but time; a lighter cut last time would have freed it sooner.',
+};
+export const recoveryRule: RuleOf<'on the day'> = { ...recoveryWords, when: 'on the day', ask: recovery };

@@ -9,6 +9,7 @@ import {
   type Plant,
 } from '../../plant/index.ts';
 import type { Context, Demand, Figure, Reason, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Work is made lighter down to this part of what is wanted; below it the work is put off. */
 const LIGHTEST = 0.6;
@@ -158,3 +159,10 @@ export function reserve(ctx: Context, hand: StepInHand, plant: Plant): Demand | 
     figures,
   };
 }
+
+export const reserveWords: RuleWords = {
+  name: 'reserve',
+  words: 'Reserve',
+  wouldChange: 'A lighter cut, or a season undisturbed.',
+};
+export const reserveRule: RuleOf<'on the day'> = { ...reserveWords, when: 'on the day', ask: reserve };

@@ -3,6 +3,7 @@ import { seasonsBetween, type Plant } from '../../plant/index.ts';
 import { MAJOR } from '../../operations/index.ts';
 import { chosen } from '../../schools/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 const YOUNG_ENOUGH = 3;
 
@@ -35,3 +36,10 @@ export function school(ctx: Context, hand: StepInHand, plant: Plant): Demand | n
     ],
   };
 }
+
+export const schoolWords: RuleWords = {
+  name: 'school',
+  words: 'School',
+  wouldChange: 'The school chosen for the nursery, the programme or this cohort.',
+};
+export const schoolRule: RuleOf<'on the day'> = { ...schoolWords, when: 'on the day', ask: school };

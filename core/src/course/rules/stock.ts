@@ -1,6 +1,7 @@
 import { toDay, toIso } from '../../calendar/index.ts';
 import { container } from '../../containers/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Days reckoned to get what nobody has ordered yet. Common practice, no source. */
 export const LEAD_DAYS = 14;
@@ -28,3 +29,10 @@ export function stock(ctx: Context, { fact }: StepInHand): Demand[] {
     },
   ];
 }
+
+export const stockWords: RuleWords = {
+  name: 'stock',
+  words: 'Stock',
+  wouldChange: 'A delivery, a fresh count, or another container.',
+};
+export const stockRule: RuleOf<'before'> = { ...stockWords, when: 'before', ask: stock };

@@ -1,6 +1,7 @@
 import { toIso, type Day } from '../../calendar/index.ts';
 import type { Plant } from '../../plant/index.ts';
 import type { Context, Demand, StepInHand } from '../types.ts';
+import type { RuleOf, RuleWords } from './rule.ts';
 
 /** Weather can be told so many days ahead; beyond them the seasons rule. */
 export const OUTLOOK_DAYS = 10;
@@ -33,3 +34,14 @@ export function weatherGuard(ctx: Context, { op }: StepInHand, plant: Plant): De
     ],
   };
 }
+
+export const weatherGuardWords: RuleWords = {
+  name: 'weather guard',
+  words: 'Weather guard',
+  wouldChange: 'A milder forecast; it is looked at again every day.',
+};
+export const weatherGuardRule: RuleOf<'on the day'> = {
+  ...weatherGuardWords,
+  when: 'on the day',
+  ask: weatherGuard,
+};
