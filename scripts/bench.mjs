@@ -1,11 +1,13 @@
-/** The performance table, on a database that keeps its promises as a real one does. */
+/** The performance table, on a database that keeps its promises as a real one does; then the screens in a browser. */
 import { spawnSync } from 'node:child_process';
-import { ROOT } from './lib/packages.mjs';
+import { needChromium, ROOT } from './lib/packages.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
 
 await prepare();
+await needChromium();
 const status = await withCluster((env) => {
-  const args = ['--import', 'tsx', 'server/bench/bench.ts'];
-  return spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
+  const run = (file) =>
+    spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: ROOT, stdio: 'inherit', env }).status;
+  return run('server/bench/bench.ts') || run('e2e/bench-screens.ts');
 });
 process.exit(status ?? 1);
