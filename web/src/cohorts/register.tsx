@@ -1,24 +1,10 @@
-import {
-  createColumnHelper,
-  createFilteredRowModel,
-  createPaginatedRowModel,
-  createSortedRowModel,
-  globalFilteringFeature,
-  columnFilteringFeature,
-  rowPaginationFeature,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  sortFn_basic,
-  tableFeatures,
-  useTable,
-} from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Download, Plus, Upload } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
+import { METHODS } from '@gonimos/core/programmes';
 import { TAXA, taxon } from '@gonimos/core/taxa';
-import { caliperBefore } from '@gonimos/core/trunk';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
@@ -26,36 +12,11 @@ import { dateSpan, saidDate, seasonYear } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Section } from '../common/section';
 import { countWords } from '../common/words';
+import { COLUMNS, fits, inOrder, linesOf, type Column, type Wanted } from './lines';
 import { useRegister } from './queries';
 
-const features = tableFeatures({
-  rowSortingFeature,
-  rowPaginationFeature,
-  columnFilteringFeature,
-  globalFilteringFeature,
-  sortedRowModel: createSortedRowModel(),
-  filteredRowModel: createFilteredRowModel(),
-  paginatedRowModel: createPaginatedRowModel(),
-  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
-});
-
-interface Line extends CohortRow {
-  taxonName: string;
-  placeName: string;
-  trunk: number;
-}
-const helper = createColumnHelper<typeof features, Line>();
-const columns = helper.columns([
-  helper.accessor('code', { header: 'Cohort', sortFn: 'alphanumeric' }),
-  helper.accessor('taxonName', { header: 'Taxon', sortFn: 'alphanumeric' }),
-  helper.accessor('live', { header: 'Alive', sortFn: 'basic' }),
-  helper.accessor('trunk', { header: 'Trunk', sortFn: 'basic' }),
-  helper.accessor('startedFrom', { header: 'Started', sortFn: 'basic' }),
-  helper.accessor('placeName', { header: 'Place', sortFn: 'alphanumeric' }),
-  helper.accessor((r) => r.nextOpens ?? '9999', { id: 'next', header: 'Next step', sortFn: 'basic' }),
-]);
 const PAGE = 40;
-const WIDTHS: Record<string, string> = {
+const WIDTHS: Partial<Record<Column, string>> = {
   code: 'w-32',
   live: 'w-20',
   trunk: 'w-24',
@@ -64,7 +25,7 @@ const WIDTHS: Record<string, string> = {
   placeName: 'w-48',
 };
 
-function Status({ row, today }: { row: Line; today: string }) {
+function Status({ row, today }: { row: CohortRow; today: string }) {
   if (!row.growing) return <span className="soft">none left</span>;
   if (!row.nextTitle || !row.nextOpens || !row.nextCloses) return <span className="soft">course done</span>;
   const due = row.nextOpens <= today;
@@ -107,52 +68,19 @@ export function Register() {
   const method = value('method');
   const state = value('state');
 
-  const lines = useMemo<Line[]>(
-    () =>
-      (data ?? []).map((r) => ({
-        ...r,
-        taxonName: taxon(r.taxonId).name,
-        placeName: placeName(r.placeId),
-        trunk: caliperBefore(r.rings, season),
-      })),
-    [data, season, placeName],
-  );
-  const shown = useMemo(
-    () =>
-      lines.filter(
-        (r) =>
-          (tax === '' || r.taxonId === tax) &&
-          (place === '' || r.placeId === place) &&
-          (method === '' || r.method === method) &&
-          (state === '' ||
-            (state === 'due'
-              ? r.growing && r.nextOpens !== null && r.nextOpens <= today
-              : state === 'gone'
-                ? !r.growing
-                : r.growing)) &&
-          (q === '' ||
-            `${r.code} ${r.tag ?? ''} ${r.formerly.join(' ')} ${r.taxonName} ${taxon(r.taxonId).botanical} ${r.nextTitle ?? ''} ${r.placeName}`
-              .toLowerCase()
-              .includes(q)),
-      ),
-    [lines, tax, place, method, state, q, today],
-  );
+  const lines = useMemo(() => linesOf(data ?? [], season, placeName), [data, season, placeName]);
+  const shown = useMemo(() => {
+    const wanted = { text: q, taxonId: tax, placeId: place, method, state: state as Wanted['state'] };
+    return lines.filter((l) => fits(l, wanted, today));
+  }, [lines, tax, place, method, state, q, today]);
   const sort = value('sort') || 'code';
+  const sorted = useMemo(() => inOrder(shown, sort), [shown, sort]);
   const page = Math.max(0, Number(value('page') || '1') - 1);
-  const table = useTable({
-    features,
-    columns,
-    data: shown,
-    state: {
-      sorting: [{ id: sort.replace(/^-/, ''), desc: sort.startsWith('-') }],
-      pagination: { pageIndex: page, pageSize: PAGE },
-    },
-  });
   if (!data || !today) return <Loading error={error} />;
-  const rows = table.getRowModel().rows;
+  const rows = sorted.slice(page * PAGE, (page + 1) * PAGE);
   const pages = Math.max(1, Math.ceil(shown.length / PAGE));
-  const used = new Set(lines.map((l) => l.taxonId));
-  const alive = shown.reduce((n, r) => n + r.live, 0);
+  const used = new Set(lines.map((l) => l.row.taxonId));
+  const alive = shown.reduce((n, l) => n + l.row.live, 0);
   const order = (id: string) => set({ sort: sort === id ? `-${id}` : id });
 
   return (
@@ -218,8 +146,9 @@ export function Register() {
           onChange={(e) => set({ method: e.target.value })}
         >
           <option value="">every method</option>
-          <option value="seed">seed</option>
-          <option value="cutting">cutting</option>
+          {METHODS.map((m) => (
+            <option key={m}>{m}</option>
+          ))}
         </select>
         <select
           className="select w-full sm:w-36"
@@ -247,31 +176,29 @@ export function Register() {
         <div className="card-plain overflow-hidden">
           <table className="w-full table-fixed border-collapse max-md:block">
             <thead className="max-md:hidden">
-              {table.getHeaderGroups().map((g) => (
-                <tr key={g.id} className="border-b border-base-300 text-left">
-                  {g.headers.map((h) => (
-                    <th
-                      key={h.id}
-                      scope="col"
-                      aria-sort={sort === h.id ? 'ascending' : sort === `-${h.id}` ? 'descending' : 'none'}
-                      className={`p-0 ${WIDTHS[h.id] ?? ''} ${['live', 'trunk'].includes(h.id) ? 'text-right' : ''}`}
+              <tr className="border-b border-base-300 text-left">
+                {(Object.keys(COLUMNS) as Column[]).map((id) => (
+                  <th
+                    key={id}
+                    scope="col"
+                    aria-sort={sort === id ? 'ascending' : sort === `-${id}` ? 'descending' : 'none'}
+                    className={`p-0 ${WIDTHS[id] ?? ''} ${['live', 'trunk'].includes(id) ? 'text-right' : ''}`}
+                  >
+                    <button
+                      type="button"
+                      className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold"
+                      onClick={() => order(id)}
                     >
-                      <button
-                        type="button"
-                        className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold"
-                        onClick={() => order(h.id)}
-                      >
-                        {String(h.column.columnDef.header)}
-                        {sort === h.id && <ArrowUp size={15} />}
-                        {sort === `-${h.id}` && <ArrowDown size={15} />}
-                      </button>
-                    </th>
-                  ))}
-                </tr>
-              ))}
+                      {COLUMNS[id].header}
+                      {sort === id && <ArrowUp size={15} />}
+                      {sort === `-${id}` && <ArrowDown size={15} />}
+                    </button>
+                  </th>
+                ))}
+              </tr>
             </thead>
             <tbody className="divide-y divide-base-300 max-md:block">
-              {rows.map(({ original: r }) => (
+              {rows.map(({ row: r, taxonName, placeName: stands, trunk }) => (
                 <tr
                   key={r.id}
                   className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3"
@@ -288,11 +215,11 @@ export function Register() {
                       <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">
                         {r.code}
                       </span>
-                      <span className="soft font-normal md:hidden">{r.taxonName}</span>
+                      <span className="soft font-normal md:hidden">{taxonName}</span>
                     </Link>
                   </td>
                   <td className="px-3 max-md:hidden">
-                    {r.taxonName}
+                    {taxonName}
                     <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
                   </td>
                   <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">
@@ -300,12 +227,12 @@ export function Register() {
                     {r.live > 0 && <span className="md:sr-only"> alive</span>}
                   </td>
                   <td className="px-3 text-right whitespace-nowrap max-md:hidden">
-                    {r.trunk > 0 ? `${r.trunk.toFixed(0)} mm` : ''}
+                    {trunk > 0 ? `${trunk.toFixed(0)} mm` : ''}
                     {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
                   </td>
                   <td className="px-3 max-md:hidden">{saidDate(r.startedSaid, today)}</td>
                   <td className="px-3 max-md:hidden">
-                    {r.placeName}
+                    {stands}
                     <span className="soft block truncate text-sm">{container(r.container).name}</span>
                   </td>
                   <td className="px-3 py-1.5 max-md:col-span-2 max-md:px-0 max-md:pt-2">
