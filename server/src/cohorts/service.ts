@@ -27,10 +27,10 @@ import { copyCohort, insertCohort } from './store.ts';
 /** Days plants from elsewhere are held apart before they are looked at. Common practice, no source. */
 const QUARANTINE_DAYS = 21;
 
-/** The start as dates, refused when it lies ahead. */
 /** Years ago a cohort was begun, at most: stock to raise, not trees handed down. */
 const OLDEST = 100;
 
+/** The start as dates, refused when it lies ahead. */
 export async function readStart(sql: Sql, said: string) {
   const nursery = await readNursery(sql);
   const started = readUncertainDate(said, hemisphereOf(nursery.latitude))!;
