@@ -27,7 +27,8 @@ const WIDTHS: Partial<Record<Column, string>> = {
 
 function Status({ row, today }: { row: CohortRow; today: string }) {
   if (!row.growing) return <span className="soft">none left</span>;
-  if (!row.nextTitle || !row.nextOpens || !row.nextCloses) return <span className="soft">nothing dated ahead</span>;
+  if (!row.nextTitle || !row.nextOpens || !row.nextCloses)
+    return <span className="soft">nothing dated ahead</span>;
   const due = row.nextOpens <= today;
   return (
     <span>
