@@ -192,6 +192,21 @@ export async function seedCohort(v: Visitor, count = 120, more: Record<string, u
   };
 }
 
+/** A layer on a parent as the interface would send it. */
+export const drawnLayer = (more: Record<string, unknown> = {}) => ({
+  id: id(),
+  code: `L${id().slice(0, 6).toUpperCase()}`,
+  stem: 'leader',
+  height: 1400,
+  diameter: 20,
+  how: 'ring',
+  branches: 4,
+  keeps: 2,
+  becomes: '',
+  leaves: '',
+  ...more,
+});
+
 /** A nursery with full shelves, people in their roles, and cohorts ready for their first root correction. */
 export async function workshop(b: Bench) {
   const v = await b.visitor('grower');
@@ -213,6 +228,19 @@ export async function workshop(b: Bench) {
     cohort: (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`),
     placeId: (name: string) => places.find((p) => p.name === name)!.id,
     step: async (cohortId: string, key: string) => (await course(cohortId)).steps.find((s) => s.key === key)!,
+    /** A lime in the ground, kept for its layers. */
+    parent: () =>
+      enter(
+        {
+          taxonId: 'tilia-cordata',
+          programmeId: 'stock-plant',
+          placeId: places.find((p) => p.name === 'Ground row A')!.id,
+          container: 'ground',
+          started: '2020',
+          origin: { source: 'the old garden', permission: 'our own ground', quarantine: false },
+        },
+        1,
+      ),
     /** Privet cuttings stuck last June, before their check. */
     stuck: () =>
       enter(

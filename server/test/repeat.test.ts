@@ -6,6 +6,7 @@ import type { SeedLot } from '@gonimos/contract/seed';
 import type { Trays } from '@gonimos/contract/trays';
 import {
   bench,
+  drawnLayer,
   id,
   must,
   PROPAGATION_TABLES,
@@ -37,31 +38,6 @@ describe('propagation, sent twice and at once', () => {
     return all;
   };
   const enter: typeof w.enter = (...a) => w.enter(...a);
-  const parent = () =>
-    enter(
-      {
-        taxonId: 'tilia-cordata',
-        programmeId: 'stock-plant',
-        placeId: w.placeId('Ground row A'),
-        container: 'ground',
-        started: '2020',
-        origin: { source: 'the old garden', permission: 'our own ground', quarantine: false },
-      },
-      1,
-    );
-  const layer = () => ({
-    id: id(),
-    code: `L${id().slice(0, 6).toUpperCase()}`,
-    stem: 'leader',
-    height: 1400,
-    diameter: 20,
-    how: 'ring',
-    branches: 4,
-    keeps: 2,
-    becomes: '',
-    leaves: '',
-  });
-
   /** Sends a write three times at once and once more later: one answer, written once; another body is refused. */
   const repeated = async (url: string, said: Record<string, unknown>, else_: Record<string, unknown>) => {
     const before = await rows();
@@ -150,8 +126,8 @@ describe('propagation, sent twice and at once', () => {
     const made = await repeated('/checks', check, { minutes: 12 });
     expect([made.cohort, await live(cut.id, check.part.newId)]).to.deep.equal([1, [50, 30]]);
 
-    const p = await parent();
-    const two = [layer(), { ...layer(), stem: 'side stem' }];
+    const p = await w.parent();
+    const two = [drawnLayer(), { ...drawnLayer(), stem: 'side stem' }];
     const ringed = { id: id(), on: '2036-06-01', layers: two };
     expect(await repeated(`/parents/${p.id}/layers`, ringed, { on: '2036-06-02' })).to.include({
       layer: 2,
@@ -222,8 +198,8 @@ describe('propagation, sent twice and at once', () => {
     );
     expect([[80], [70]]).to.deep.include(await live(cut.id));
     // the same layer severed by two
-    const p = await parent();
-    const l = layer();
+    const p = await w.parent();
+    const l = drawnLayer();
     await must(v.post(`/parents/${p.id}/layers`, { id: id(), on: '2036-06-01', layers: [l] }));
     const off = () => ({ id: id(), kind: 'severed', on: '2036-09-20', container: 'basket-25', note: '' });
     await told(

@@ -1,0 +1,76 @@
+import { expect } from 'chai';
+import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
+import type { Lineage } from '@gonimos/contract/lineage';
+import type { Outcome } from '@gonimos/contract/outcome';
+import { bench, id, must, drawnLayer, refusal, workshop, type Bench, type Visitor } from './harness.ts';
+
+describe('air layers', () => {
+  let b: Bench;
+  let w: Awaited<ReturnType<typeof workshop>>;
+  let v: Visitor;
+  before(async () => {
+    b = await bench();
+    w = await workshop(b);
+    v = w.v;
+  });
+  after(() => b.close());
+
+  const cohort: typeof w.cohort = (...a) => w.cohort(...a);
+  const event = (layerId: string, kind: string, on: string, more = {}) =>
+    v.post(`/layers/${layerId}/events`, { id: id(), kind, on, note: '', ...more });
+
+  it('plans what to cut, and says what is wrong before anything is cut', async () => {
+    const p = (await w.parent()).id;
+    const bad = [drawnLayer({ keeps: 0 }), drawnLayer({ height: 1360, diameter: 22, branches: 0 })];
+    const plan = await must<LayerPlan>(v.post(`/parents/${p}/plan`, { on: '2036-06-05', layers: bad }));
+    // 20 mm through: girth 62.8 mm by hand, ring one and a quarter stems
+    expect(plan.cuts[0]).to.include({ girth: 63, ring: 25 });
+    expect(plan.faults.map((f) => f.text).join(' ')).to.match(/no live branch above.*|only 40 mm below/);
+    expect(plan.cuts[0].decision.text).to.match(/Not full yet|One filling only/);
+  });
+
+  it('goes from ring to pot with its own ledger: short roots wrapped again, opened once, severed, wound sealed', async () => {
+    const p = (await w.parent()).id;
+    const top = drawnLayer();
+    const low = drawnLayer({ height: 700, diameter: 26 });
+    await must(v.post(`/parents/${p}/layers`, { id: id(), on: '2036-06-01', layers: [top, low] }));
+    expect(await cohort(top.id)).to.include({ live: 0, pending: 1, parentId: p });
+    await refusal(event(top.id, 'wound-sealed', '2036-07-01'), 'kind');
+    await must(event(top.id, 'looked', '2036-07-15', { found: 'few' }));
+    await must(event(top.id, 'looked', '2036-08-01', { found: 'full' }));
+    await must(event(top.id, 'opened', '2036-08-02'));
+    await refusal(event(top.id, 'severed', '2036-09-20'), 'container');
+    const out = await must<Outcome>(
+      event(top.id, 'severed', '2036-09-20', { container: 'basket-25', placeId: w.placeId('North bench') }),
+    );
+    expect([out.live, out.pending]).to.deep.equal([1, 0]);
+    expect(await cohort(top.id)).to.include({ container: 'basket-25', placeId: w.placeId('North bench') });
+    expect((await w.step(top.id, 'sever')).status).to.equal('done');
+    await must(event(top.id, 'wound-sealed', '2036-10-01'));
+    // recorded from the course instead, and taken back: the layer hangs again
+    const cut = {
+      id: id(),
+      cohortId: low.id,
+      stepKey: 'sever',
+      on: '2036-10-01',
+      details: { potting: { container: 'basket-25' } },
+    };
+    await must(v.post('/records', cut));
+    const stage = async () =>
+      (await v.get<ParentLayers>(`/parents/${p}/layers`)).layers.find((x) => x.cohortId === low.id)!.state
+        .stage;
+    expect([await stage(), (await cohort(low.id)).live]).to.deep.equal(['severed', 1]);
+    await must(v.post(`/records/${cut.id}/undo`, { id: id() }));
+    expect([await stage(), (await cohort(low.id)).pending]).to.deep.equal(['rooting', 1]);
+    await must(event(low.id, 'failed', '2036-10-02', { found: 'dry' }));
+    expect(await cohort(low.id)).to.include({ live: 0, pending: 0 });
+    const page = await v.get<ParentLayers>(`/parents/${p}/layers`);
+    expect(page.layers.map((l) => l.state.stage)).to.deep.equal(['severed', 'failed']);
+    expect(page.layers[0].decision!.text).to.not.equal('');
+    const family = (await v.get<Lineage>(`/cohorts/${p}/lineage`)).family;
+    expect(family.edges.map((e) => [e.kind, e.k, e.n])).to.have.deep.members([
+      ['layer', 1, 1],
+      ['layer', 0, 1],
+    ]);
+  });
+});
