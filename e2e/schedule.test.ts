@@ -187,6 +187,38 @@ describe('the plan bends in the browser', () => {
     await page.getByText('Follows ‘Maples, our way’, version 2').waitFor();
   }).timeout(90_000);
 
+  it('a kind of one’s own from the library’s, and work that takes longer here: both planned with at once', async () => {
+    const { page } = await at.enter('Grower');
+    await page.goto('/library/taxa');
+    await page.getByRole('link', { name: 'Copy field maple' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('dwarf field maple');
+    await page.getByLabel('Code').fill('FM');
+    await page.getByLabel('Bears in a pot').fill('−3');
+    await page.getByRole('button', { name: 'Keep the kind' }).click();
+    await page.getByText('Code is the code of field maple', { exact: true }).waitFor();
+    await page.getByLabel('Code').fill('DF');
+    await page.getByRole('button', { name: 'Keep the kind' }).click();
+    const card = page.locator('li', { hasText: 'dwarf field maple' });
+    await card.getByText('−3 °C').waitFor();
+    await card.getByText('Your data, version 1').waitFor();
+    await page.goto('/cohorts/new');
+    await page.getByLabel('Taxon').selectOption({ label: 'dwarf field maple (Acer campestre)' });
+    await page.getByLabel('Seeds').fill('50');
+    await page.getByLabel('Code').fill('DF-1');
+    await page.getByRole('button', { name: 'Enter this cohort' }).click();
+    // by its own hardiness it comes in before frost
+    await page.getByText('Bring in').first().waitFor();
+    await page.goto('/library/operations/chop');
+    await page.getByLabel('Minutes a plant').fill('33');
+    await page.getByRole('button', { name: 'Keep this version' }).click();
+    await page.locator('summary', { hasText: 'yours' }).click();
+    await page.getByText('33 person-minutes a plant').waitFor();
+    await page.getByRole('link', { name: 'Change Chop' }).click();
+    await page.getByRole('button', { name: 'Back to the library’s' }).click();
+    await page.locator('summary', { hasText: /^Chop/ }).first().waitFor();
+    expect(await page.locator('summary', { hasText: 'yours' }).count()).to.equal(0);
+  }).timeout(90_000);
+
   it('several cohorts at once, many put off, and a school looked at before it is followed', async () => {
     const { page } = await at.enter('Owner');
     await page.getByRole('button', { name: 'Several' }).click();

@@ -81,6 +81,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'year', ready: 'Lock this week', reach: at('/year') },
   { name: 'library', ready: 'Seed-raised pine', reach: at('/library'), picture: 'library' },
   { name: 'operations', ready: 'kinds of work', reach: at('/library/operations') },
+  { name: 'own operation', ready: 'What it costs the plant', reach: at('/library/operations/root-correct') },
   {
     name: 'taxa',
     ready: 'Growth groups',
@@ -90,6 +91,7 @@ export const SCREENS: readonly Screen[] = [
       await page.getByLabel('Find a taxon').fill('maple');
     },
   },
+  { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'nursery', ready: 'Save and plan again', reach: at('/nursery') },

@@ -2,7 +2,7 @@
 export interface AuditLine {
   seq: number;
   at: string;
-  subject: 'people' | 'site' | 'schools' | 'programme';
+  subject: 'people' | 'site' | 'schools' | 'programme' | 'operation' | 'taxon';
   what: string;
   by: string;
 }

@@ -47,7 +47,7 @@ const WINDOWS = {
 type WindowKind = keyof typeof WINDOWS;
 const WINDOW_KINDS = Object.keys(WINDOWS) as WindowKind[];
 
-const windowSpec = () =>
+export const windowSpec = () =>
   lazy((v: unknown) => {
     if (v === undefined) return mixed().notRequired();
     const kind = string().oneOf(WINDOW_KINDS, noneOf(WINDOW_KINDS)).required('is missing');

@@ -10,6 +10,7 @@ import { convertSchema } from '@sodaru/yup-to-json-schema';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { existsSync } from 'node:fs';
 import { isSchema, type AnySchema } from 'yup';
+import { ownRoutes } from './library/own-routes.ts';
 import { libraryRoutes } from './library/routes.ts';
 import { moveRoutes } from './moves/routes.ts';
 import { observationRoutes } from './observations/routes.ts';
@@ -37,6 +38,8 @@ import { demoRoutes } from './demo/routes.ts';
 import { planningRoutes } from './planning/routes.ts';
 import { fileRoutes } from './files/routes.ts';
 import { ledgerRoutes } from './ledger/routes.ts';
+import { OWN_LIBRARY } from '@gonimos/contract/headers';
+import { keepOwnHeld } from './own/store.ts';
 import { nurseryRoutes } from './nursery/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { everythingRoutes } from './everything/routes.ts';
@@ -89,6 +92,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   moveRoutes,
   schoolRoutes,
   libraryRoutes,
+  ownRoutes,
   yearRoutes,
   stationRoutes,
   stockRoutes,
@@ -176,6 +180,14 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
   });
 }
 
+/** What the nursery wrote over the library is in force before anything asked of it is read. */
+function holdOwnLibrary(app: FastifyInstance): void {
+  app.addHook('preValidation', async (request, reply) => {
+    if (!request.routeOptions.config.role || !request.session.person) return;
+    void reply.header(OWN_LIBRARY, await keepOwnHeld(app.db));
+  });
+}
+
 /** The interface: its files, and its one page for every address that is not the API's. */
 async function webFiles(app: FastifyInstance, folder: string): Promise<void> {
   await app.register(files, {
@@ -229,6 +241,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   });
   await security(app, o);
   guardRoles(app);
+  holdOwnLibrary(app);
 
   for (const routes of ROUTES) routes(app);
   await pictureRoutes(app);

@@ -69,6 +69,11 @@ const router = createBrowserRouter([
           { path: 'taxa', ...page(() => import('./library/taxa').then((m) => m.Taxa)) },
           { path: 'schools', ...page(() => import('./library/schools').then((m) => m.Schools)) },
           {
+            path: 'operations/:id',
+            ...page(() => import('./library/edit-operation').then((m) => m.EditOperation)),
+          },
+          { path: 'taxa/:id', ...page(() => import('./library/edit-taxon').then((m) => m.EditTaxon)) },
+          {
             path: 'programmes/:id',
             ...page(() => import('./library/edit-programme').then((m) => m.EditProgramme)),
           },

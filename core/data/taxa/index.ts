@@ -13,6 +13,8 @@ export type TaxonId = string;
 
 export interface Taxon {
   id: TaxonId;
+  /** on one of a nursery's own: the library's taxon it was made from */
+  like?: TaxonId;
   botanical: string;
   name: string;
   /** two letters used in cohort codes */

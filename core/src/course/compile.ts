@@ -1,6 +1,6 @@
 import { toDay, toIso, type Day, type IsoDate } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
-import { MAJOR, operation } from '../operations/index.ts';
+import { MAJOR, operation, workOf } from '../operations/index.ts';
 import type { Plant } from '../plant/index.ts';
 import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
@@ -108,7 +108,7 @@ class Planner {
 
   private settle(hand: StepInHand, day: Day, done: boolean, loss: Loss | null, into: string | null): void {
     const title = hand.step.title ?? hand.op.name;
-    this.ctx.dates.set(hand.step.key, { day, title, operation: hand.op.id, done });
+    this.ctx.dates.set(hand.step.key, { day, title, work: workOf(hand.op.id), done });
     if (!marks(hand, into)) return;
     if (this.plant.day < day) this.plant.advance(day);
     const { root, top } = loss ?? lossOf(this.ctx, hand, this.plant);
@@ -138,7 +138,7 @@ class Planner {
     const before = hand.step.after.map((a) => ctx.dates.get(a.step)?.day ?? toDay(ctx.facts.startedOn));
     const row = this.base(hand);
     const day = Math.max(toDay(ctx.facts.startedOn), ...before);
-    ctx.dates.set(row.key, { day, title: row.title, operation: row.operation, done: true });
+    ctx.dates.set(row.key, { day, title: row.title, work: workOf(row.operation), done: true });
     row.status = 'dropped';
     this.planned.set(row.key, row);
   }
@@ -187,7 +187,7 @@ class Planner {
       ctx.dates.set(row.key, {
         day: null,
         title: row.title,
-        operation: row.operation,
+        work: workOf(row.operation),
         done: false,
         ...(why ? { why } : {}),
       });
@@ -196,7 +196,12 @@ class Planner {
     if (this.lapses(hand, found)) {
       row.status = 'lapsed';
       row.closes = toIso(window.closes);
-      ctx.dates.set(row.key, { day: window.closes, title: row.title, operation: row.operation, done: true });
+      ctx.dates.set(row.key, {
+        day: window.closes,
+        title: row.title,
+        work: workOf(row.operation),
+        done: true,
+      });
       return;
     }
     const { plant } = found;

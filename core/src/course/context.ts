@@ -1,4 +1,5 @@
 import { toDay, type Day, type IsoDate } from '../calendar/index.ts';
+import { workOf } from '../operations/index.ts';
 import { Plant, type Seasons } from '../plant/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { taxon, toleranceOf } from '../taxa/index.ts';
@@ -40,7 +41,7 @@ function seasonsOf(book: SeasonBook, kind: Context['taxon']): Seasons {
 /** When half were up: by the counts so far, or as told by the count of emergence. */
 function emergedOn({ programme, steps, halfUp }: CourseFacts): Day | null {
   if (halfUp) return toDay(halfUp);
-  const count = programme.steps.find((s) => s.operation === 'emergence-count');
+  const count = programme.steps.find((s) => workOf(s.operation) === 'emergence-count');
   const fact = count && steps[count.key];
   return fact?.status === 'done' ? toDay(fact.doneOn!) : null;
 }

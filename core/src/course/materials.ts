@@ -83,7 +83,7 @@ export function materialsOf(ctx: Context, hand: StepInHand, into: string | null)
   const { op } = hand;
   const { taxon, levels } = ctx;
   const material = op.fills && into ? filled(ctx, hand, into) : [];
-  if (op.id === 'root-correct') material.push(atHand(ANGLE[rootAngle(levels, taxon.group)]));
+  if ((op.like ?? op.id) === 'root-correct') material.push(atHand(ANGLE[rootAngle(levels, taxon.group)]));
   if (op.wounds) {
     const { option } = chosen('wounds', levels);
     const wound = WOUND[option === 'by-kind' ? WOUND_BY_KIND(taxon.group, taxon.bark) : option];

@@ -225,7 +225,16 @@ export interface Context {
   emergedOn: Day | null;
   today: Day;
   /** day each step was done or is planned for, in programme order; null: cannot be planned */
-  dates: Map<string, { day: Day | null; title: string; operation: string; done: boolean; why?: string }>;
+  dates: Map<
+    string,
+    {
+      day: Day | null;
+      title: string;
+      /** the library’s operation whose part it plays */ work: string;
+      done: boolean;
+      why?: string;
+    }
+  >;
 }
 
 export interface StepInHand {

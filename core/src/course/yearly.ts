@@ -1,6 +1,6 @@
 import { toIso, type Day } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
-import { operation } from '../operations/index.ts';
+import { operation, workOf } from '../operations/index.ts';
 import { coldestMonth } from '../season/climate.ts';
 import { HARDENED_STEP, safeFrom } from '../season/exposure.ts';
 import { MARKER_RULES } from '../season/marker-rules.ts';
@@ -14,7 +14,7 @@ export const isYearly = (key: string): boolean => KEYS.test(key);
 
 /** What a place asks of a cohort every year, whatever its programme: shelter for the tender, rest for the hardy. */
 export function yearlySteps(ctx: Context, wall: Wall, planned: readonly PlannedStep[]): PlannedStep[] {
-  const asked = (op: string) => planned.filter((s) => s.operation === op && s.status === 'planned');
+  const asked = (op: string) => planned.filter((s) => workOf(s.operation) === op && s.status === 'planned');
   const shelter = shelterStep(ctx, wall);
   // a planned coming-in speaks for this warm season only when it comes no later than the shelter would
   const spoken = asked('bring-in').some((s) => shelter !== null && s.closes! <= shelter.closes!);

@@ -72,6 +72,8 @@ export interface Aftercare {
 
 export interface Operation {
   id: string;
+  /** on one of a nursery's own: the library's operation it was made from, whose part it plays in every rule */
+  like?: string;
   name: string;
   lane: Lane;
   windows: Windows;
@@ -139,22 +141,40 @@ export interface Operation {
   aftercare: readonly Aftercare[];
 }
 
-const byId = new Map(OPERATIONS.map((o) => [o.id, o]));
+/** Those in force by id: the library's, and over them those of the nursery's own. */
+let held = new Map<string, Operation>(OPERATIONS.map((o) => [o.id, o]));
+
+/** Puts a nursery's own operations over the library's; those put before are forgotten. */
+export function holdOperations(own: readonly Operation[]): void {
+  held = new Map([...OPERATIONS, ...own].map((o) => [o.id, o]));
+}
+
+/** Every operation in force, the library's first. */
+export const operations = (): Operation[] => [...held.values()];
+
 /** Names that stand in programmes written before: a mesh is a cover like any other, ties are looked at and stay. */
 const BEFORE: Record<string, string> = { 'mesh-off': 'guard-off', 'tie-off': 'tie-check' };
-const found = (id: string) => byId.get(id) ?? byId.get(BEFORE[id] ?? '');
+const found = (id: string) => held.get(id) ?? held.get(BEFORE[id] ?? '');
 export const hasOperation = (id: string): boolean => found(id) !== undefined;
 
-/** Throws RangeError for an operation the library does not hold. */
+/** Throws RangeError for an operation neither the library nor the nursery holds. */
 export function operation(id: string): Operation {
   const op = found(id);
   if (!op) throw new RangeError(`no such operation: ${id}`);
   return op;
 }
 
-/** Ids of the operations of which something holds. */
+/** The library's operation whose part one plays: itself, or what it was made from. */
+export function workOf(id: string): string {
+  const op = operation(id);
+  return op.like ?? op.id;
+}
+
+/** Ids of the operations in force of which something holds. */
 export const operationsThat = (holds: (o: Operation) => boolean): string[] =>
-  OPERATIONS.filter(holds).map((o) => o.id);
+  operations()
+    .filter(holds)
+    .map((o) => o.id);
 
 /** The window of a kind among those written; null when it has none. */
 export function windowOf(w: Windows, t: Pick<Taxon, 'group' | 'phenology'>): WindowSpec | null {

@@ -1,3 +1,4 @@
+import { workOf } from '../operations/index.ts';
 import type { Programme, ProgrammeStep } from './index.ts';
 
 /** How the steps done under one programme stand under another. */
@@ -25,8 +26,8 @@ export function retarget(from: Programme, done: readonly string[], to: Programme
     taken.add(found.key);
   };
   const steps = from.steps.filter((s) => done.includes(s.key));
-  for (const s of steps) match(s, (t) => t.key === s.key && t.operation === s.operation);
-  for (const s of steps) if (!keys[s.key]) match(s, (t) => t.operation === s.operation);
+  for (const s of steps) match(s, (t) => t.key === s.key && workOf(t.operation) === workOf(s.operation));
+  for (const s of steps) if (!keys[s.key]) match(s, (t) => workOf(t.operation) === workOf(s.operation));
   // a step counts only where everything it waits for there is done too: a sample measured in a basket
   // does not put plants into the ground row
   const stands = new Set<string>();

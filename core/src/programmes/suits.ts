@@ -46,13 +46,13 @@ const WANTS_WINTER = new Set([
   'cutting-water-winter',
 ]);
 
-type KindOf = Pick<Taxon, 'id' | 'group' | 'phenology'>;
+type KindOf = Pick<Taxon, 'id' | 'like' | 'group' | 'phenology'>;
 
 /** Whether a programme is written for a kind; one's own programmes suit any. */
 export function suits(programmeId: string, t: KindOf, own = false): boolean {
   if (own) return true;
   const kinds = FOR_KINDS[programmeId];
-  if (kinds) return kinds.includes(t.id);
+  if (kinds) return kinds.includes(t.like ?? t.id);
   if ((t.group === 'sensitive-shrub' || t.group === 'swollen-base') && WANTS_BARE_ROOTS.has(programmeId))
     return false;
   if (t.phenology === 'warm-season' && WANTS_WINTER.has(programmeId)) return false;
@@ -64,6 +64,6 @@ export function suits(programmeId: string, t: KindOf, own = false): boolean {
 /** The programme a kind is usually begun with; null: any that suits it will do. */
 export function usualProgramme(taxonId: string, all: readonly Programme[]): Programme | null {
   const t = taxon(taxonId);
-  const own = all.find((p) => FOR_KINDS[p.id]?.includes(t.id));
+  const own = all.find((p) => FOR_KINDS[p.id]?.includes(t.like ?? t.id));
   return own ?? all.find((p) => WRITTEN_FOR[p.id]?.includes(t.group)) ?? null;
 }

@@ -1,5 +1,5 @@
 import { container, resized } from '../containers/index.ts';
-import { operation, type Aftercare, type When } from '../operations/index.ts';
+import { operation, workOf, type Aftercare, type When } from '../operations/index.ts';
 import { chosen, type Levels } from '../schools/index.ts';
 import type { WindowSpec } from '../operations/index.ts';
 import type { GrowthGroup, Taxon } from '../taxa/index.ts';
@@ -109,7 +109,7 @@ export function rootAngle(levels: Levels, group: GrowthGroup): RootAngle {
 
 /** Flat roots cost more of what goes down, descending ones less: shares of the usual cut. Common practice, no source. */
 function angled(s: ProgrammeStep, { levels, taxon }: Unfolding): ProgrammeStep {
-  if (s.operation !== 'root-correct') return s;
+  if (workOf(s.operation) !== 'root-correct') return s;
   const usual = s.rootLoss ?? operation(s.operation).rootLoss.value;
   const was = USUAL_ANGLE[taxon.group] ?? 'flat';
   const now = rootAngle(levels, taxon.group);
@@ -127,9 +127,9 @@ const WITH_BALL = 0.15;
 /** Work on roots as kinds bear it whose ball is kept, unless the school bares all roots. */
 function keptBall(s: ProgrammeStep, { levels, taxon }: Unfolding): ProgrammeStep {
   if (!KEEP_THE_BALL.includes(taxon.group) || chosen('root-ball', levels).option === 'bare') return s;
-  if (LIFTED.has(s.operation))
+  if (LIFTED.has(workOf(s.operation)))
     return { ...s, rootLoss: Math.min(WITH_BALL, s.rootLoss ?? operation(s.operation).rootLoss.value) };
-  if (!STAGED.has(s.operation)) return s;
+  if (!STAGED.has(workOf(s.operation))) return s;
   const { rootLoss: _root, topLoss: _top, ...rest } = s;
   const where = s.container ? `, ${container(s.container).name}` : '';
   return { ...rest, operation: 'stage-roots', title: `Root work in stages: one side, ball kept${where}` };
@@ -168,10 +168,10 @@ function careOf(
 export function unfold(programme: Programme, u: Unfolding): CourseStepPlan[] {
   let steps = bySchool(programme.steps, u).map((s) => keptBall(angled(inSize(s, u.levels), u), u));
   for (const cycle of programme.cycles ?? []) steps = withTurns(steps, cycle);
-  const ends = steps.some((s) => operation(s.operation).id === 'guard-off');
+  const ends = steps.some((s) => workOf(s.operation) === 'guard-off');
   const written = (parent: string, op: string) =>
     (op === 'guard-off' && ends) ||
-    steps.some((s) => s.operation === op && s.after.some((a) => a.step === parent));
+    steps.some((s) => workOf(s.operation) === workOf(op) && s.after.some((a) => a.step === parent));
   return steps.flatMap((s) => {
     const own: CourseStepPlan = { ...s, chain: null };
     return [own, ...careOf(own, u, written)];

@@ -1,6 +1,6 @@
 import { plural } from '../words/index.ts';
 import { toDay, toIso, type IsoDate } from '../calendar/index.ts';
-import { operation } from '../operations/index.ts';
+import { workOf } from '../operations/index.ts';
 import { firstStep, type Programme } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { unsuited } from '../season/suited.ts';
@@ -60,8 +60,7 @@ function ofRooting(p: Programme, t: Taxon): Remark[] {
 }
 
 function ofWood(p: Programme, t: Taxon, book: SeasonBook, startedOn: IsoDate): Remark[] {
-  const first = operation(firstStep(p).operation);
-  if (!LEAFLESS.has(first.id) || t.phenology === 'warm-season') return [];
+  if (!LEAFLESS.has(workOf(firstStep(p).operation)) || t.phenology === 'warm-season') return [];
   const day = toDay(startedOn);
   const leaves = book.growing(book.seasonOf(day), t);
   if (day < leaves.from || day > leaves.to) return [];

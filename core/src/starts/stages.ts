@@ -1,3 +1,4 @@
+import { workOf } from '../operations/index.ts';
 import type { Programme, ProgrammeStep } from '../programmes/index.ts';
 
 /** Stages a batch is counted at, in order; a programme has those its steps lead through. */
@@ -42,8 +43,9 @@ export function stagesOf(p: Programme): StageStep[] {
   for (const step of p.steps) {
     const last = found.at(-1);
     // a check after emergence is of seedlings cut and stuck again
-    const again = step.operation === 'cutting-check' && last?.stage === 'showing';
-    const stage = again ? 'rooted' : BY_OPERATION[step.operation];
+    const work = workOf(step.operation);
+    const again = work === 'cutting-check' && last?.stage === 'showing';
+    const stage = again ? 'rooted' : BY_OPERATION[work];
     if (!stage || (last && STAGES.indexOf(last.stage) >= STAGES.indexOf(stage))) continue;
     found.push({ stage, step });
   }

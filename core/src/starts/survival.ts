@@ -7,6 +7,7 @@ import {
   TRAY_RHO,
   type Beginning,
 } from '../../data/survival.ts';
+import { workOf } from '../operations/index.ts';
 import type { Param } from '../params/index.ts';
 import type { Programme } from '../programmes/index.ts';
 import { wilson, withinCorrelation, type Share, type Shared } from '../stats/index.ts';
@@ -18,7 +19,7 @@ export type { Beginning };
 /** How the plants of a programme begin. */
 export function beginningOf(p: Pick<Programme, 'method' | 'steps'>): Beginning {
   if (p.method === 'seed' || p.method === 'layer') return p.method;
-  const first = p.steps[0]?.operation;
+  const first = p.steps.length > 0 ? workOf(p.steps[0].operation) : null;
   if (first === 'stick-softwood') return 'softwood';
   if (first === 'stick-hardwood') return 'hardwood';
   if (first === 'stick-root') return 'root';

@@ -4,7 +4,7 @@ import type { Sql } from '../db/index.ts';
 const MOST = 500;
 
 /** What the trail is kept of. */
-export type AuditSubject = 'people' | 'site' | 'schools' | 'programme';
+export type AuditSubject = AuditLine['subject'];
 
 /** Adds a line to the trail, in the transaction of what it tells. `personId` null: done at the machine itself. */
 export const audit = (

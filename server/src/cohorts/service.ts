@@ -7,6 +7,7 @@ import { workOn } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import type { StartUnit } from '@gonimos/core/ledger';
+import { workOf } from '@gonimos/core/operations';
 import { firstStep, type Programme } from '@gonimos/core/programmes';
 import { hemisphereOf } from '@gonimos/core/season';
 import { mean } from '@gonimos/core/stats';
@@ -102,7 +103,7 @@ const sizesOf = (calipers: number[]): KeptDetails =>
 
 /** What a cohort is counted in that stands at a step: seed until it shows, layers until they are severed. */
 function unitAt(p: Programme, at: number): StartUnit {
-  const until = (operation: string) => p.steps.findIndex((s) => s.operation === operation);
+  const until = (work: string) => p.steps.findIndex((s) => workOf(s.operation) === work);
   if (p.method === 'seed' && at <= until('emergence-count')) return 'seed';
   return p.method === 'layer' && at <= until('layer-sever') ? 'layer' : 'plant';
 }

@@ -5,7 +5,7 @@ import { newCohort, type CohortRow, type NewCohort } from '@gonimos/contract/coh
 import { CSV_IN, CSV_OUT, type ImportLine, type ImportReport } from '@gonimos/contract/files';
 import type { Place } from '@gonimos/contract/nursery';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { TAXA } from '@gonimos/core/taxa';
+import { taxa } from '@gonimos/core/taxa';
 
 const nameOf = <T extends { id: string; name: string }>(all: readonly T[], id: string) =>
   all.find((x) => x.id === id)?.name ?? id;
@@ -17,7 +17,7 @@ export function writeRegister(
 ): string {
   const lines = rows.map((r) => ({
     code: r.code,
-    taxon: TAXA.find((t) => t.id === r.taxonId)?.botanical ?? r.taxonId,
+    taxon: taxa().find((t) => t.id === r.taxonId)?.botanical ?? r.taxonId,
     programme: r.programmeName,
     place: nameOf(places, r.placeId),
     container: nameOf(CONTAINERS, r.container),
@@ -88,7 +88,7 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
   const input = {
     id,
     code: cell('code'),
-    taxonId: keyOf(TAXA, cell('taxon')),
+    taxonId: keyOf(taxa(), cell('taxon')),
     programmeId: keyOf(programmes, cell('programme')),
     placeId: keyOf(places, cell('place')),
     container: keyOf(CONTAINERS, cell('container')),
@@ -158,7 +158,7 @@ export function readLines(
       if (broken) throw new ValidationError(broken.message, null, 'line');
       const cohort = readCells(cells, lineId(importId, line), { ...known, codes });
       codes.add(cohort.code);
-      const summary = `${cohort.count} × ${nameOf(TAXA, cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container)}`;
+      const summary = `${cohort.count} × ${nameOf(taxa(), cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container)}`;
       report.lines.push({ line, code, ok: true, faults: [], summary, cohort });
       report.good++;
     } catch (error) {

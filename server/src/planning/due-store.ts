@@ -1,6 +1,9 @@
 import type { Planning } from '@gonimos/contract/planning';
 import type { Sql, Trx } from '../db/index.ts';
 
+/** Cohorts whose courses are planned. */
+export const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
+
 /** Notes that courses have to be planned again; what is noted is worked off even after a crash. */
 export async function noteDue(trx: Trx, ids: readonly string[], cause: string): Promise<void> {
   if (ids.length === 0) return;

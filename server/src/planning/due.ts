@@ -1,8 +1,8 @@
 import { lockCohorts } from '../write/lock.ts';
-import type { Db, Sql, Trx } from '../db/index.ts';
+import type { Db, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
 import type { Planner, Touched } from '../write/types.ts';
-import { noteDue } from './due-store.ts';
+import { living, noteDue } from './due-store.ts';
 import { readPlanning, type Planning } from './planning.ts';
 import { replan } from './replan.ts';
 
@@ -10,8 +10,6 @@ import { replan } from './replan.ts';
 const INSIDE = 60;
 /** Courses planned in one transaction: few enough to hold nobody up. */
 const CHUNK = 50;
-
-const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
 
 function coursesOf(trx: Trx, touched: Touched): Promise<string[]> {
   if (touched === 'all') return living(trx).pluck('id');

@@ -5,6 +5,7 @@ import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
+import { keepOwnHeld } from '../own/store.ts';
 import { readShorts } from '../stock/store.ts';
 import { learnedByGroup } from '../survival/store.ts';
 import { readWeeks } from '../year/store.ts';
@@ -21,6 +22,7 @@ export interface Planning {
 }
 
 export async function readPlanning(sql: Sql): Promise<Planning> {
+  await keepOwnHeld(sql);
   const nursery = await readNursery(sql);
   const today = todayAt(nursery);
   return {

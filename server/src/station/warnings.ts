@@ -1,6 +1,6 @@
 import { toDay } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
-import { OPERATIONS } from '@gonimos/core/operations';
+import { operations } from '@gonimos/core/operations';
 import { warningsFor, type Exposed, type Reading, type Warning } from '@gonimos/core/station';
 import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
@@ -30,7 +30,7 @@ interface Row {
 
 /** Frost by place with what to bring in, heat and wind, from the forecast of every place and the station. */
 export async function readWarnings(sql: Sql, today: string, latest: Reading | null): Promise<Warning[]> {
-  const guards = OPERATIONS.filter((o) => o.guard);
+  const guards = operations().filter((o) => o.guard);
   const lately = sql('course_step as s')
     .where('s.status', 'done')
     .whereIn(

@@ -1,4 +1,4 @@
-import { TAXA, taxon } from '@gonimos/core/taxa';
+import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { Field } from '../common/field';
 
 interface Props {
@@ -11,9 +11,7 @@ const MOST = 3;
 
 /** Kinds it may be instead, until leaves or flowers tell; the plan spares the tenderest of them. */
 export function MaybeField({ taxonId, value, onChange, error }: Props) {
-  const left = TAXA.filter((t) => t.id !== taxonId && !value.includes(t.id)).toSorted((a, b) =>
-    a.name.localeCompare(b.name),
-  );
+  const left = taxaByName().filter((t) => t.id !== taxonId && !value.includes(t.id));
   return (
     <div>
       {value.length < MOST && (

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
 import { METHODS } from '@gonimos/core/programmes';
-import { TAXA, taxon } from '@gonimos/core/taxa';
+import { taxa, taxon } from '@gonimos/core/taxa';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
@@ -125,11 +125,13 @@ export function Register() {
           onChange={(e) => set({ taxon: e.target.value })}
         >
           <option value="">every taxon</option>
-          {TAXA.filter((t) => used.has(t.id)).map((t) => (
-            <option key={t.id} value={t.id}>
-              {t.name}
-            </option>
-          ))}
+          {taxa()
+            .filter((t) => used.has(t.id))
+            .map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}
+              </option>
+            ))}
         </select>
         <select
           className="select w-full sm:w-40"

@@ -1,5 +1,8 @@
+import { OWN_LIBRARY } from '@gonimos/contract/headers';
+import type { OwnLibrary } from '@gonimos/contract/own';
 import type { Problem } from '@gonimos/contract/problem';
 import type { Session } from '@gonimos/contract/people';
+import { holdOwn } from '@gonimos/core/library';
 
 /** An answer that is no success, with what to tell the person. */
 export class Failure extends Error {
@@ -59,9 +62,30 @@ async function sendPatiently(method: string, path: string, body?: unknown): Prom
   }
 }
 
+/** How far the nursery's own library has come that is in force on this page. */
+let inForce = '0';
+let asking: Promise<void> | null = null;
+
+async function askOwnLibrary(): Promise<void> {
+  const response = await send('GET', '/own-library');
+  if (!response.ok) return;
+  const { upTo, own } = (await response.json()) as OwnLibrary;
+  holdOwn(own);
+  inForce = upTo;
+}
+
+/** Puts operations and taxa of the nursery's own in force before an answer that may name them is used. */
+async function knowOwnLibrary(response: Response): Promise<void> {
+  const now = response.headers.get(OWN_LIBRARY);
+  if (now === null || now === inForce) return;
+  asking ??= askOwnLibrary().finally(() => (asking = null));
+  await asking;
+}
+
 /** Calls the server; throws a Failure that can be shown as it is. */
 export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
   const response = await sendPatiently(method, path, body);
+  await knowOwnLibrary(response);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Failure(problem, problem?.detail ?? `The server answered ${response.status}.`);
@@ -77,6 +101,7 @@ export async function getHeld<T>(path: string): Promise<T> {
   const response = await send('GET', path, undefined, before ? { 'if-none-match': before.tag } : {});
   if (response.status === 304 && before) return before.value as T;
   if (!response.ok) return get<T>(path);
+  await knowOwnLibrary(response);
   const value = (await response.json()) as T;
   const tag = response.headers.get('etag');
   if (tag) held.set(path, { tag, value });

@@ -13,7 +13,7 @@ export const Parts = ({
       <NavLink
         key={to}
         to={to}
-        end
+        end={to === ''}
         className={({ isActive }) =>
           `min-h-12 shrink-0 px-3 py-3 font-semibold sm:px-4 ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
         }

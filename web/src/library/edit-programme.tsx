@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { OPERATIONS, operation } from '@gonimos/core/operations';
+import { operation, operations } from '@gonimos/core/operations';
 import {
   faultsOf,
   hasProgramme,
@@ -19,7 +19,6 @@ import { typed } from '../common/numbers';
 import { Loading } from '../common/loading';
 import { useProgramme, useSaveProgramme } from './queries';
 
-const OPS = OPERATIONS.toSorted((a, b) => a.name.localeCompare(b.name));
 const titleOf = (s: ProgrammeStep) => s.title ?? operation(s.operation).name;
 
 interface StepProps {
@@ -50,11 +49,13 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
             value={step.operation}
             onChange={(e) => set({ operation: e.target.value })}
           >
-            {OPS.map((o) => (
-              <option key={o.id} value={o.id}>
-                {o.name}
-              </option>
-            ))}
+            {operations()
+              .toSorted((a, b) => a.name.localeCompare(b.name))
+              .map((o) => (
+                <option key={o.id} value={o.id}>
+                  {o.name}
+                </option>
+              ))}
           </select>
         </Field>
         <Field label="Called" hint="empty: as the work">

@@ -1,8 +1,9 @@
 import { percent } from '@gonimos/core/words';
 import { useState } from 'react';
 import { MARKER_WORDS } from '@gonimos/core/course';
-import { LANES, OPERATIONS, operation, type Operation, type WindowSpec } from '@gonimos/core/operations';
-import { GROWTH_GROUPS, type GrowthGroup } from '@gonimos/core/taxa';
+import { LANES, operation, operations, type Operation, type WindowSpec } from '@gonimos/core/operations';
+import { OwnLine, useOwn } from './own';
+import { groupName } from './window-fields';
 
 const edge = ([marker, days]: [keyof typeof MARKER_WORDS, number]) =>
   days === 0
@@ -25,15 +26,10 @@ export function windowWords(w: WindowSpec): string {
   return `after ${sum} degree days above ${w.base ?? 5} °C, for ${w.days} days`;
 }
 
-function groupName(g: string): string {
-  if (g === 'any') return 'any kind';
-  return g === 'warm' ? 'kinds ruled by warmth' : GROWTH_GROUPS[g as GrowthGroup].name;
-}
-
 function Details({ o }: { o: Operation }) {
   const facts: [string, string][] = [
     ...Object.entries(o.windows).map(([g, w]): [string, string] => [
-      `Window, ${groupName(g)}`,
+      g === 'any' && Object.keys(o.windows).length === 1 ? 'Window' : `Window, ${groupName(g)}`,
       windowWords(w),
     ]),
     ...(o.rootLoss.value > 0 ? [['Takes of the root', percent(o.rootLoss.value)] as [string, string]] : []),
@@ -77,6 +73,9 @@ function Details({ o }: { o: Operation }) {
   );
 }
 
+const OwnMark = ({ id }: { id: string }) =>
+  useOwn('operation', id) ? <span className="soft font-normal"> · yours</span> : null;
+
 const LANE_WORDS = { roots: 'Roots', top: 'Top', container: 'Container', care: 'Care' };
 
 export function Operations() {
@@ -94,11 +93,12 @@ export function Operations() {
           onChange={(e) => setFind(e.target.value)}
         />
         <p className="soft">
-          {OPERATIONS.length} kinds of work. Windows, losses, rest and minutes are common practice, no source.
+          {operations().length} kinds of work. Windows, losses, rest and minutes are common practice, no
+          source, unless they are yours.
         </p>
       </div>
       {LANES.map((lane) => {
-        const all = OPERATIONS.filter((o) => o.lane === lane && o.name.toLowerCase().includes(text));
+        const all = operations().filter((o) => o.lane === lane && o.name.toLowerCase().includes(text));
         if (all.length === 0) return null;
         return (
           <section key={lane}>
@@ -107,9 +107,13 @@ export function Operations() {
               {all.map((o) => (
                 <li key={o.id}>
                   <details className="px-4 py-2">
-                    <summary className="cursor-pointer py-1.5 font-semibold">{o.name}</summary>
+                    <summary className="cursor-pointer py-1.5 font-semibold">
+                      {o.name}
+                      <OwnMark id={o.id} />
+                    </summary>
                     <div className="py-2">
                       <Details o={o} />
+                      <OwnLine kind="operation" id={o.id} name={o.name} />
                     </div>
                   </details>
                 </li>

@@ -6,6 +6,7 @@ import type {
   RetargetCohort,
   SaveProgramme,
 } from '@gonimos/contract/library';
+import type { LetGo, OwnLibrary, OwnVersion, SaveOperation, SaveTaxon } from '@gonimos/contract/own';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { PROGRAMMES, type Programme } from '@gonimos/core/programmes';
 import { call, get, newId } from '../common/api';
@@ -36,6 +37,24 @@ export const useSaveProgramme = () =>
   useWrite((p: Unsent<SaveProgramme>, id) =>
     call<{ id: string; version: number }>('POST', '/programmes', { ...p, id }),
   );
+export const useOwnLibrary = () =>
+  useQuery({ queryKey: ['own library'], queryFn: () => get<OwnLibrary>('/own-library') });
+export const useOwnVersions = () =>
+  useQuery({
+    queryKey: ['own library', 'versions'],
+    queryFn: () => get<OwnVersion[]>('/own-library/versions'),
+  });
+
+interface Kept {
+  id: string;
+  version: number;
+}
+export const useSaveOperation = (draft?: string) =>
+  useWrite((s: Unsent<SaveOperation>, id) => call<Kept>('POST', '/own-operations', { ...s, id }), draft);
+export const useSaveTaxon = (draft?: string) =>
+  useWrite((s: Unsent<SaveTaxon>, id) => call<Kept>('POST', '/own-taxa', { ...s, id }), draft);
+export const useLetGo = () =>
+  useWrite((s: Unsent<LetGo>, id) => call<Kept>('POST', '/own-library/let-go', { ...s, id }));
 export const useTryRetarget = () =>
   useMutation({
     mutationFn: (r: Unsent<RetargetCohort>) =>

@@ -1,7 +1,8 @@
 import { percent, plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import type { Param } from '@gonimos/core/params';
-import { EASE, FREE_RING, GROWTH_GROUPS, TAXA, type GrowthGroup, type Taxon } from '@gonimos/core/taxa';
+import { EASE, FREE_RING, GROWTH_GROUPS, taxa, type GrowthGroup, type Taxon } from '@gonimos/core/taxa';
+import { OwnLine } from './own';
 import { useScores } from '../visits/queries';
 
 const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim().replace('-', '−') : 'not known');
@@ -105,11 +106,13 @@ function Groups() {
 export function Taxa() {
   const [find, setFind] = useState('');
   const [group, setGroup] = useState('');
-  const wanted = TAXA.filter(
-    (t) =>
-      (group === '' || t.group === group) &&
-      `${t.name} ${t.botanical} ${t.code}`.toLowerCase().includes(find.trim().toLowerCase()),
-  ).toSorted((a, b) => a.name.localeCompare(b.name));
+  const wanted = taxa()
+    .filter(
+      (t) =>
+        (group === '' || t.group === group) &&
+        `${t.name} ${t.botanical} ${t.code}`.toLowerCase().includes(find.trim().toLowerCase()),
+    )
+    .toSorted((a, b) => a.name.localeCompare(b.name));
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
       <section className="grid grid-cols-[minmax(0,1fr)] gap-3">
@@ -181,6 +184,7 @@ export function Taxa() {
                 </dd>
               </dl>
               {t.caution && <p className="mt-2 text-sm font-semibold text-warning">{t.caution}</p>}
+              <OwnLine kind="taxon" id={t.id} name={t.name} />
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { LANES } from '@gonimos/core/operations';
-import { GROWTH_GROUPS, TAXA } from '@gonimos/core/taxa';
+import { GROWTH_GROUPS, taxa as allTaxa } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { shortDate } from '../common/dates';
@@ -23,7 +23,7 @@ export function BatchSheet({ today, onClose }: { today: string; onClose: () => v
   const write = useBatch();
   const [v, set] = useState({ lane: 'roots', kind: '', placeId: '', days: '14', within: '60', reason: '' });
   const taxa = new Set(rows.filter((r) => r.growing).map((r) => r.taxonId));
-  const kinds = TAXA.filter((t) => taxa.has(t.id));
+  const kinds = allTaxa().filter((t) => taxa.has(t.id));
   const groups = [...new Set(kinds.map((t) => t.group))];
   const change = (name: keyof typeof v) => (e: { target: { value: string } }) => {
     set({ ...v, [name]: e.target.value });

@@ -1,7 +1,7 @@
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { OBSERVATIONS, OBSERVATION_KINDS, type ObservationKind } from '@gonimos/core/season';
-import { TAXA } from '@gonimos/core/taxa';
+import { taxaByName } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { shortDate } from '../common/dates';
@@ -24,7 +24,7 @@ export function SeeSheet({
   const rows = useRegister().data ?? [];
   const [v, set] = useState({ placeId, kind: '' as ObservationKind | '', taxonId: '', on: today, note: '' });
   const here = new Set(rows.filter((r) => r.placeId === v.placeId && r.growing).map((r) => r.taxonId));
-  const kinds = TAXA.filter((t) => here.has(t.id)).toSorted((a, b) => a.name.localeCompare(b.name));
+  const kinds = taxaByName().filter((t) => here.has(t.id));
   const done = observe.data;
   if (done)
     return (

@@ -6,7 +6,7 @@ import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/co
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { PROGRAMMES, suits, usualProgramme, type Method, type Programme } from '@gonimos/core/programmes';
-import { TAXA, taxon } from '@gonimos/core/taxa';
+import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
@@ -204,7 +204,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
               onChange: (e: { target: { value: string } }) => ofTaxon(e.target.value),
             })}
           >
-            {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+            {taxaByName().map((t) => (
               <option key={t.id} value={t.id}>
                 {t.name} ({t.botanical})
               </option>

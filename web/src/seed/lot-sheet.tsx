@@ -1,6 +1,6 @@
 import { typed } from '../common/numbers';
 import { newSeedLot, STORAGE } from '@gonimos/contract/seed';
-import { TAXA } from '@gonimos/core/taxa';
+import { taxaByName } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -45,7 +45,7 @@ export function LotSheet({ onClose }: { onClose: () => void }) {
         </Field>
         <Field label="Kind">
           <select className="select" {...field('taxonId')}>
-            {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+            {taxaByName().map((t) => (
               <option key={t.id} value={t.id}>
                 {t.name}
               </option>

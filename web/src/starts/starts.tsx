@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { askStart, newGoal, type AskStart, type StartAnswer } from '@gonimos/contract/starts';
 import { suits } from '@gonimos/core/programmes';
 import { stagesOf, stageWords, type Stage } from '@gonimos/core/starts';
-import { TAXA, taxon } from '@gonimos/core/taxa';
+import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
@@ -101,7 +101,7 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
           </div>
           <Field label="of">
             <select className="select" {...field('taxonId')}>
-              {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+              {taxaByName().map((t) => (
                 <option key={t.id} value={t.id}>
                   {t.name}
                 </option>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { newVisit } from '@gonimos/contract/visits';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { TAXA } from '@gonimos/core/taxa';
+import { taxaByName } from '@gonimos/core/taxa';
 import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
 import { AddPicture } from '../pictures/pictures';
 import { faultsIn, faultsOf } from '../common/check';
@@ -125,7 +125,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
             <Field label="It is">
               <select className="select" {...form.register('taxonId')}>
                 <option value="">choose</option>
-                {TAXA.toSorted((a, b) => a.name.localeCompare(b.name)).map((t) => (
+                {taxaByName().map((t) => (
                   <option key={t.id} value={t.id}>
                     {t.name} ({t.botanical})
                   </option>

@@ -9,7 +9,7 @@ export function exclusive(ctx: Context, { op, step }: StepInHand, plant: Plant):
   const { from, days } = op.apart;
   let latest: { day: number; title: string } | null = null;
   for (const [key, d] of ctx.dates) {
-    if (key === step.key || d.day === null || !from.includes(d.operation)) continue;
+    if (key === step.key || d.day === null || !from.includes(d.work)) continue;
     if (d.day <= plant.day && (!latest || d.day > latest.day)) latest = { day: d.day, title: d.title };
   }
   if (!latest) return null;

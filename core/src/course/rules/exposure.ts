@@ -11,7 +11,7 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant
   const hardened = [...ctx.dates.entries()].some(
     ([key, d]) =>
       key !== s.key &&
-      d.operation === 'harden-off' &&
+      d.work === 'harden-off' &&
       d.day !== null &&
       d.day <= plant.day &&
       plant.day - d.day <= HARDENED_FOR,

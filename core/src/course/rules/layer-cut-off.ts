@@ -6,7 +6,7 @@ import type { Window } from '../windows/types.ts';
 
 /** Layer cut-off: a double layer is opened only while its second filling comes well before frost. */
 export function layerCutOff(ctx: Context, { op }: StepInHand, window: Window): Demand | null {
-  if (op.id !== 'layer-open') return null;
+  if (op.layer !== 'opened') return null;
   const from = Math.max(window.opens, ctx.today);
   const ease = ctx.taxon.layering;
   const margin = doubleMargin(ctx.book, from, ease);

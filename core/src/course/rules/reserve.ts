@@ -29,7 +29,7 @@ export interface Loss {
 
 const spareOf = (ctx: Context, plant: Plant) => Math.max(0, plant.reserve - ctx.tolerance.floor.value);
 const largestCut = (ctx: Context, { op }: StepInHand): number =>
-  op.id === FLUSH_CUT ? 1 : ctx.tolerance.largestRootCut.value;
+  (op.like ?? op.id) === FLUSH_CUT ? 1 : ctx.tolerance.largestRootCut.value;
 
 /** Largest share of the root that may go today: min(largest cut, (E − floor)·τr ÷ (0.5·q)). */
 export function rootLimit(ctx: Context, hand: StepInHand, plant: Plant): number {

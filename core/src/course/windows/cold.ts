@@ -25,7 +25,7 @@ function textOf(ctx: Context, spec: Spec, night: ChanceDay): string {
 function wentOut(ctx: Context, hand: StepInHand): Day | null {
   for (const a of hand.step.after) {
     const before = ctx.dates.get(a.step);
-    if (before?.operation === 'take-out') return before.day;
+    if (before?.work === 'take-out') return before.day;
   }
   return null;
 }

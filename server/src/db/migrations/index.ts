@@ -9,6 +9,7 @@ import * as people from './008-people.ts';
 import * as anyOrder from './009-any-order.ts';
 import * as details from './010-details.ts';
 import * as planDigest from './011-plan-digest.ts';
+import * as ownLibrary from './012-own-library.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -23,4 +24,5 @@ export const MIGRATIONS = [
   { name: '009-any-order', ...anyOrder },
   { name: '010-details', ...details },
   { name: '011-plan-digest', ...planDigest },
+  { name: '012-own-library', ...ownLibrary },
 ];
