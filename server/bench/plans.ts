@@ -3,7 +3,6 @@ import { setTimeout as wait } from 'node:timers/promises';
 import type { Db } from '../src/db/index.ts';
 import { openCrew, type Crew } from '../src/planning/crew.ts';
 import { planningState } from '../src/planning/due-store.ts';
-import { readPlanning } from '../src/planning/planning.ts';
 import { compileFor, readyFacts } from '../src/planning/replan.ts';
 import { houseOf } from '../src/house.ts';
 import { must, type Visitor } from '../test/harness.ts';
@@ -14,7 +13,7 @@ const since = (from: number) => performance.now() - from;
 
 /** Compiling every course once, alone on one core and out of memory, ms; the better of two. */
 async function inMemory(db: Db): Promise<number> {
-  const planning = await readPlanning(db);
+  const planning = await houseOf(db).planning(db);
   const facts = await readyFacts(db, await db('cohort').where('growing', true).pluck('id'), planning);
   const once = () => {
     const from = performance.now();

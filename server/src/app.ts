@@ -217,6 +217,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   const house = houseOf(o.db);
   app.decorate('db', house.db);
   app.decorate('followers', house.followers);
+  app.decorate('planning', house.planning);
   app.decorate('plan', house.plan);
   app.decorate('demo', o.demo ?? false);
   answerProblems(app);

@@ -75,6 +75,6 @@ try {
   if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
   giveUp(`Port ${port} is taken by another program. Choose one: GONIMOS_PORT=4871 npm start`);
 }
-endPlanning = keepPlanned(db, url, app.log);
+endPlanning = keepPlanned(houseOf(db), url, app.log);
 console.log(`Gonimos is at http://${host}:${port}`);
 process.send?.({ listening: port });

@@ -1,5 +1,5 @@
 import type { FastifyBaseLogger } from 'fastify';
-import type { Db } from './db/index.ts';
+import type { House } from './write/types.ts';
 import { findNursery } from './nursery/store.ts';
 import { sweep } from './people/session-store.ts';
 import { openCrew, type Crew } from './planning/crew.ts';
@@ -14,14 +14,15 @@ const MANY = 150;
  * Plans what is due for as long as the server runs, and everything on a new day. Nothing waits for it, and what
  * goes wrong here is told in the log and tried again. Gives what ends it.
  */
-export function keepPlanned(db: Db, url: string, log: FastifyBaseLogger): () => Promise<void> {
+export function keepPlanned(house: House, url: string, log: FastifyBaseLogger): () => Promise<void> {
+  const { db } = house;
   let ended = false;
   let looked = 0;
   let crew: Crew | null = null;
   let turn: Promise<void> = Promise.resolve();
   const plan = async () => {
     const due = await db('plan_due').count('* as n').first();
-    if (Number(due?.n ?? 0) < MANY) return workOff(db, () => ended);
+    if (Number(due?.n ?? 0) < MANY) return workOff(house, () => ended);
     crew ??= openCrew(url);
     return crew.workOff(() => ended);
   };

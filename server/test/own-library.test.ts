@@ -50,7 +50,7 @@ describe('operations and taxa of one’s own', () => {
     const state = await w.v.get<Planning>('/planning');
     expect(state.cause).to.equal('the operation ‘Pot on’ became version 1');
     expect(state.left).to.equal(state.of);
-    await workOff(b.db);
+    await workOff(b.app);
     const after = await minutesOf(cohortId);
     expect(after).to.be.above(before);
     // a thread was started by nobody's question: it asks the database what is in force

@@ -55,10 +55,10 @@ describe('planning many courses again', () => {
     expect(await opens(cohorts[0])).to.equal(before);
     // the process ends after the first part
     let parts = 0;
-    await workOff(b.db, () => parts++ > 0);
+    await workOff(b.app, () => parts++ > 0);
     const { left } = await state();
     expect(left).to.be.within(1, MANY - 1);
-    await workOff(b.db);
+    await workOff(b.app);
     expect(await state()).to.include({ left: 0 });
     for (const c of [cohorts[0], cohorts[MANY - 1]]) expect((await opens(c))! < before!).to.equal(true);
   }).timeout(60_000);
@@ -68,16 +68,16 @@ describe('planning many courses again', () => {
     const helper = await b.visitor('helper');
     expect((await helper.put('/planning', { paused: true })).statusCode).to.equal(403);
     await must(w.v.put('/planning', { paused: true }));
-    await workOff(b.db);
+    await workOff(b.app);
     expect(await state()).to.include({ left: MANY, paused: true });
     await must(w.v.put('/planning', { paused: false }));
     // what somebody is writing to just now is left for the next turn
     const holder = await b.db.transaction();
     await holder('cohort').where({ id: cohorts[0] }).forUpdate().select('id');
-    await workOff(b.db);
+    await workOff(b.app);
     expect(await state()).to.include({ left: 1 });
     await holder.rollback();
-    await workOff(b.db);
+    await workOff(b.app);
     expect(await state()).to.include({ left: 0 });
   }).timeout(60_000);
 
@@ -90,7 +90,7 @@ describe('planning many courses again', () => {
       .update({ programme: b.db.raw(`programme || '{"cycles": [{"steps": ["nothing"]}], "steps": [7]}'`) });
     const { version } = await w.owner.get<{ version: number }>('/nursery');
     await must(w.owner.put('/nursery/schools', { version, schools: { 'root-ball': 'bare' } }));
-    await workOff(b.db);
+    await workOff(b.app);
     const { left, faults } = await state();
     expect([left, faults.map((f) => f.id)]).to.deep.equal([0, [broken]]);
     expect(faults[0].fault).to.be.a('string').and.not.equal('');
@@ -107,7 +107,7 @@ describe('planning many courses again', () => {
     expect((await fetch(`http://127.0.0.1:${port}/api/health`)).status).to.equal(200);
     await endServer(server);
     await noteNewDay(b.db);
-    await workOff(b.db);
+    await workOff(b.app);
     expect((await state()).faults.map((f) => f.id)).to.deep.equal([broken]);
   }).timeout(60_000);
 });

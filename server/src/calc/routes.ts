@@ -13,11 +13,12 @@ import { taxon } from '@gonimos/core/taxa';
 import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
 import { programmeFor } from '../library/store.ts';
-import { factsToBe } from '../planning/facts.ts';
+import { factsToBe } from '../facts/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { seasonBooks } from '../season/books.ts';
+import { chilledOf } from '../seed/facts.ts';
 import { lotKnown } from '../seed/store.ts';
 
 /** Every calculator the interface uses, as JSON in and out. */
@@ -34,7 +35,13 @@ export function calcRoutes(app: FastifyInstance): void {
       if (!book) throw wrongField('placeId', 'is not a place of this nursery');
       const { programme: p, own } = await programmeFor(app.db, b.programmeId);
       const lot = b.lotId ? await lotKnown(app.db, b.lotId) : null;
-      const facts = { ...b, own, live: b.count, startedOn: started.from, coldOn: lot?.toColdOn };
+      const facts = {
+        ...b,
+        own,
+        live: b.count,
+        startedOn: started.from,
+        chilled: chilledOf(lot?.toColdOn ?? null, started.from),
+      };
       const nursery = await readNursery(app.db);
       const course = compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
       // stock with years behind it is past its start

@@ -3,7 +3,7 @@ import type { Cohort, CohortRow, EditCohort, NewCohort } from '@gonimos/contract
 import type { UncertainDate } from '@gonimos/core/calendar/uncertain';
 import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
 import type { Programme } from '@gonimos/core/programmes';
-import { readFacts } from '../planning/facts.ts';
+import { readFacts } from '../facts/facts.ts';
 import type { Sql } from '../db/index.ts';
 import { insertIdentity } from '../lineage/identity.ts';
 import { conflict, notFound } from '../http/problem.ts';

@@ -5,9 +5,10 @@ import { compileCourse, type PlannedStep } from '@gonimos/core/course';
 import { operation, type Asks } from '@gonimos/core/operations';
 import { random, seedFrom, type Random } from '@gonimos/core/random';
 import type { SeasonBook } from '@gonimos/core/season';
-import { readFacts } from '../planning/facts.ts';
+import { readFacts } from '../facts/facts.ts';
 import { writePlans, written as inWords } from '../course/store.ts';
 import type { Trx } from '../db/index.ts';
+import { addSeedFacts } from '../seed/facts.ts';
 import { recordStep } from '../records/service.ts';
 import type { House } from '../write/types.ts';
 import { NURSERY_SCHOOLS, type DemoCohort } from './stage.ts';
@@ -108,7 +109,8 @@ function written(h: Hand, s: PlannedStep, on: string, counts: Counts, caliper: n
 /** Records the step as a grower's request would; the plan is made anew at the next turn. */
 async function keep(h: Hand, s: PlannedStep, r: NewRecord): Promise<void> {
   const { followers, plan } = h.house;
-  await recordStep({ trx: h.trx, person: null, personId: h.person, followers, plan }, r, s);
+  const planning = () => h.house.planning(h.trx);
+  await recordStep({ trx: h.trx, person: null, personId: h.person, followers, planning, plan }, r, s);
 }
 
 /**
@@ -127,7 +129,7 @@ export async function liveThrough(
   const h: Hand = { house, trx, id, spec, rng: random(seedFrom(spec.code)), person };
   let now = (await trx('cohort').where({ id }).first('started_from')).started_from as string;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
-    const [facts] = await readFacts(trx, [id]);
+    const [facts] = await addSeedFacts(trx, await readFacts(trx, [id]));
     facts.schools.nursery = NURSERY_SCHOOLS;
     if (spec.vigour && spec.vigour.on <= now) facts.vigour.push(spec.vigour);
     const course = compileCourse(facts, book, now);

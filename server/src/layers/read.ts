@@ -29,8 +29,8 @@ import {
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon, type Ease } from '@gonimos/core/taxa';
 import { caliperBefore } from '@gonimos/core/trunk';
-import { readFacts } from '../planning/facts.ts';
-import { readPlanning } from '../planning/planning.ts';
+import { readFacts } from '../facts/facts.ts';
+import { readGround } from '../season/ground.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -111,7 +111,7 @@ async function statesOf(sql: Sql, rows: readonly LayerRow[]): Promise<(l: LayerR
 
 export async function readParentLayers(sql: Sql, parentId: string): Promise<ParentLayers> {
   const { placeId, ...parent } = await readParent(sql, parentId);
-  const { books, today } = await readPlanning(sql);
+  const { books, today } = await readGround(sql);
   const book = books.get(placeId)!;
   const ease = taxon(parent.taxonId).layering;
   const rows = await layersOf(sql, parentId);
@@ -164,7 +164,7 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
 /** What to cut for layers not made yet, what is wrong with them, and what to expect. */
 export async function planLayers(sql: Sql, parentId: string, ask: AskLayers): Promise<LayerPlan> {
   const parent = await readParent(sql, parentId);
-  const { books } = await readPlanning(sql);
+  const { books } = await readGround(sql);
   const book = books.get(parent.placeId)!;
   const there = await layersOf(sql, parentId);
   const state = await statesOf(sql, there);

@@ -51,7 +51,7 @@ export function libraryRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'What carrying a cohort to another programme or version would change',
     body: schema,
-    handle: ({ body }) => tryRetarget(app.db, body),
+    handle: async ({ body }) => tryRetarget(app.db, await app.planning(app.db), body),
   });
 
   route(app, {

@@ -4,8 +4,8 @@ import { changeOfCourse } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
 import { faultsOf, retarget, type Programme } from '@gonimos/core/programmes';
 import { audit } from '../audit/store.ts';
-import type { StepMap } from '../planning/facts.ts';
-import { readPlanning } from '../planning/planning.ts';
+import type { StepMap } from '../facts/facts.ts';
+import type { Planning } from '../facts/source.ts';
 import { compileFor, readyFacts } from '../planning/replan.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { Refusal } from '../http/problem.ts';
@@ -35,8 +35,7 @@ export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string
   return { id: s.programmeId, version };
 }
 
-async function plan(sql: Sql, r: RetargetCohort) {
-  const planning = await readPlanning(sql);
+async function plan(sql: Sql, planning: Planning, r: RetargetCohort) {
   const [facts] = await readyFacts(sql, [r.cohortId], planning);
   const cohort = await sql('cohort').where({ id: r.cohortId }).first('programme_version', 'step_maps');
   const to = await readProgramme(sql, r.programmeId);
@@ -57,8 +56,8 @@ async function plan(sql: Sql, r: RetargetCohort) {
 }
 
 /** What carrying a cohort to another programme or version would change; nothing is written. */
-export async function tryRetarget(sql: Sql, r: RetargetCohort): Promise<RetargetAnswer> {
-  const { facts, cohort, to, like, kept, change } = await plan(sql, r);
+export async function tryRetarget(sql: Sql, planning: Planning, r: RetargetCohort): Promise<RetargetAnswer> {
+  const { facts, cohort, to, like, kept, change } = await plan(sql, planning, r);
   const title = (p: Programme, key: string) => {
     const s = p.steps.find((x) => x.key === key)!;
     return s.title ?? operation(s.operation).name;
@@ -74,9 +73,12 @@ export async function tryRetarget(sql: Sql, r: RetargetCohort): Promise<Retarget
 }
 
 /** Carries a cohort over: what was done stays done under its like, the rest is planned anew. */
-export async function retargetCohort({ trx }: Writing, r: RetargetCohort): Promise<Written<Outcome>> {
+export async function retargetCohort(
+  { trx, planning }: Writing,
+  r: RetargetCohort,
+): Promise<Written<Outcome>> {
   await lockCohort(trx, r.cohortId);
-  const { facts, cohort, to, like } = await plan(trx, r);
+  const { facts, cohort, to, like } = await plan(trx, await planning(), r);
   const last = await trx('record').where({ cohort_id: r.cohortId }).max('seq as seq').first();
   const keys = Object.fromEntries(facts.programme.steps.map((s) => [s.key, like.keys[s.key] ?? '']));
   const maps: StepMap[] = [...cohort.step_maps, { upTo: Number(last?.seq ?? 0), keys }];

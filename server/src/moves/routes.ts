@@ -15,7 +15,8 @@ export function moveRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Whether a step may be set to a day, the rule that refuses, and what would move with it',
     body: askMove,
-    handle: ({ body }) => tryMove(app.db, body.cohortId, body.stepKey, body.to),
+    handle: async ({ body }) =>
+      tryMove(app.db, await app.planning(app.db), body.cohortId, body.stepKey, body.to),
   });
 
   route(app, {

@@ -3,7 +3,8 @@ import type { Outcome } from '@gonimos/contract/outcome';
 import { addDays } from '@gonimos/core/calendar';
 import { changeOfCourse, mayMove, type RuleName } from '@gonimos/core/course';
 import { taxon } from '@gonimos/core/taxa';
-import { readPlanning } from '../planning/planning.ts';
+import type { Planning } from '../facts/source.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
 import { compileFor, readyFacts } from '../planning/replan.ts';
 import type { Sql } from '../db/index.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
@@ -13,18 +14,23 @@ import { lockCohort } from '../write/lock.ts';
 import { insertLines } from '../records/store.ts';
 import type { Writing, Written } from '../write/types.ts';
 
-async function ask(sql: Sql, cohortId: string, key: string, to: string) {
-  const planning = await readPlanning(sql);
+async function ask(sql: Sql, planning: Planning, cohortId: string, key: string, to: string) {
   const [facts] = await readyFacts(sql, [cohortId], planning);
   const book = planning.books.get(facts.placeId)!;
   const refused = mayMove(facts, book, planning.today, key, to);
-  return { planning, facts, refused: refused ? { rule: refused.rule, text: refused.text } : null };
+  return { facts, refused: refused ? { rule: refused.rule, text: refused.text } : null };
 }
 
 /** Whether a step may be set to a day, and what would move with it if it were. */
-export async function tryMove(sql: Sql, cohortId: string, key: string, to: string): Promise<MoveAnswer> {
+export async function tryMove(
+  sql: Sql,
+  planning: Planning,
+  cohortId: string,
+  key: string,
+  to: string,
+): Promise<MoveAnswer> {
   await openOwnStep(sql, cohortId, key);
-  const { planning, facts, refused } = await ask(sql, cohortId, key, to);
+  const { facts, refused } = await ask(sql, planning, cohortId, key, to);
   const before = compileFor(facts, planning);
   const moved = { to, overrides: refused?.rule ?? null, reason: '' };
   const steps = { ...facts.steps, [key]: { ...(facts.steps[key] ?? { status: 'planned' }), moved } };
@@ -32,10 +38,14 @@ export async function tryMove(sql: Sql, cohortId: string, key: string, to: strin
 }
 
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */
-export async function setStep({ trx, personId }: Writing, m: MoveStep): Promise<Written<Outcome>> {
+export async function setStep(
+  { trx, personId, planning: open }: Writing,
+  m: MoveStep,
+): Promise<Written<Outcome>> {
   await lockCohort(trx, m.cohortId);
   const step = await openOwnStep(trx, m.cohortId, m.stepKey);
-  const { planning, refused } = await ask(trx, m.cohortId, m.stepKey, m.to);
+  const planning = await open();
+  const { refused } = await ask(trx, planning, m.cohortId, m.stepKey, m.to);
   let overrides: RuleName | null = null;
   if (refused) {
     if (m.to < planning.today) throw wrongField('to', `is before today, ${planning.today}`);
@@ -66,7 +76,7 @@ export async function setStep({ trx, personId }: Writing, m: MoveStep): Promise<
 
 /** Open steps that a batch would put off, with the day each would wait for. */
 export async function batchLines(sql: Sql, b: BatchPutOff): Promise<BatchLine[]> {
-  const { today } = await readPlanning(sql);
+  const today = todayAt(await readNursery(sql));
   const query = sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohort_id')
     .where({ 's.status': 'planned', 's.lane': b.lane, 'c.growing': true })

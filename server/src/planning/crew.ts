@@ -16,7 +16,7 @@ export interface Crew {
 export function openCrew(url: string): Crew {
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({
-    filename: new URL('./thread.ts', import.meta.url).href,
+    filename: new URL('../thread.ts', import.meta.url).href,
     execArgv: ['--import', 'tsx'],
     workerData: { url },
     // a plan is many small things that live shortly: room for them spares the sweeping

@@ -1,10 +1,10 @@
 import { lockCohorts } from '../write/lock.ts';
 import type { Db, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
-import type { Planner, Touched } from '../write/types.ts';
+import type { House, Planner, Touched } from '../write/types.ts';
 import { living, noteDue } from './due-store.ts';
-import { readPlanning, type Planning } from './planning.ts';
-import { replan } from './replan.ts';
+import type { Planning } from '../facts/source.ts';
+import { replan, replanCrowded } from './replan.ts';
 
 /** Up to so many courses are planned again inside the write that moves them; more are noted as due. */
 const INSIDE = 60;
@@ -21,17 +21,22 @@ function coursesOf(trx: Trx, touched: Touched): Promise<string[]> {
  * Plans courses again because of a write, in its transaction. Where they are many they are noted as due with the
  * write itself, and worked off after it: a crash between loses nothing.
  */
-export const planAgain: Planner = async (trx, touched, cause) => {
-  const ids = await coursesOf(trx, touched);
-  if (touched === 'all') await setPlannedOn(trx, todayAt(await readNursery(trx)));
-  if (ids.length > INSIDE) {
-    await noteDue(trx, ids, cause);
-    return new Map();
-  }
-  if (ids.length === 0) return new Map();
-  await lockCohorts(trx, ids);
-  return replan(trx, ids, cause);
-};
+export const plannerFrom =
+  (open: House['planning']): Planner =>
+  async (trx, touched, cause) => {
+    const ids = await coursesOf(trx, touched);
+    if (touched === 'all') await setPlannedOn(trx, todayAt(await readNursery(trx)));
+    if (ids.length > INSIDE) {
+      await noteDue(trx, ids, cause);
+      return new Map();
+    }
+    if (ids.length === 0) return new Map();
+    await lockCohorts(trx, ids);
+    const planning = await open(trx);
+    const { moved, plans } = await replan(trx, ids, cause, planning);
+    await replanCrowded(trx, plans, planning.today, open);
+    return moved;
+  };
 
 /** Notes every course as due when the day has changed since the last time. */
 export async function noteNewDay(db: Db): Promise<void> {
@@ -51,7 +56,11 @@ export interface Kept {
 }
 
 /** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
-export async function workOffSome(db: Db, kept: Kept | null, most = CHUNK): Promise<Kept | null> {
+export async function workOffSome(
+  { db, planning: open }: Pick<House, 'db' | 'planning'>,
+  kept: Kept | null,
+  most = CHUNK,
+): Promise<Kept | null> {
   return db.transaction(async (trx) => {
     const nursery = await trx('nursery').first('planning_paused');
     if (!nursery || nursery.planning_paused) return null;
@@ -65,7 +74,7 @@ export async function workOffSome(db: Db, kept: Kept | null, most = CHUNK): Prom
     );
     if (rows.length === 0) return null;
     const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));
-    const planning = kept && since <= kept.since ? kept.planning : await readPlanning(trx);
+    const planning = kept && since <= kept.since ? kept.planning : await open(trx);
     for (const cause of new Set(rows.map((r) => r.cause))) {
       const ids = rows.filter((r) => r.cause === cause).map((r) => r.id);
       await replan(trx, ids, cause, planning);
@@ -81,10 +90,13 @@ export async function workOffSome(db: Db, kept: Kept | null, most = CHUNK): Prom
 }
 
 /** Works off what is due, a few courses at a time, until nothing is left, it is paused, or `ended` says so. */
-export async function workOff(db: Db, ended: () => boolean = () => false): Promise<void> {
+export async function workOff(
+  house: Pick<House, 'db' | 'planning'>,
+  ended: () => boolean = () => false,
+): Promise<void> {
   let kept: Kept | null = null;
   while (!ended()) {
-    kept = await workOffSome(db, kept);
+    kept = await workOffSome(house, kept);
     if (!kept) return;
     // others are served between the parts
     await new Promise((go) => setImmediate(go));

@@ -1,9 +1,11 @@
 import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import type { House } from '../write/types.ts';
 import { lockFree } from '../write/lock.ts';
 import { codeOf, isAway, type Sql, type Trx } from '../db/index.ts';
 import { noteDue } from './due-store.ts';
-import { readFacts, type CohortFacts } from './facts.ts';
-import { completeFacts, readPlanning, type Planning } from './planning.ts';
+import { readFacts, type CohortFacts } from '../facts/facts.ts';
+import type { Planning } from '../facts/source.ts';
+import { completeFacts } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
 import { readDigests, readPlans, writeChanges, writePlans, written, type Plan } from '../course/store.ts';
 
@@ -86,9 +88,8 @@ export async function replan(
   trx: Trx,
   ids: string[],
   cause: string,
-  shared?: Planning,
-): Promise<Map<string, Moved[]>> {
-  const planning = shared ?? (await readPlanning(trx));
+  planning: Planning,
+): Promise<{ moved: Map<string, Moved[]>; plans: Plan[] }> {
   const faults = new Map<string, string>();
   const plans = await newPlans(trx, ids, planning, faults);
   const moved = new Map(
@@ -97,12 +98,16 @@ export async function replan(
   await writePlans(trx, plans, planning.today);
   await writeFaults(trx, ids, faults);
   await writeChanges(trx, planning.today, cause, moved);
-  if (shared === undefined) await replanCrowded(trx, plans, planning);
-  return moved;
+  return { moved, plans };
 }
 
 /** Containers that these plans now want, or no longer want, may fall short for others or be free again. */
-async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promise<void> {
+export async function replanCrowded(
+  trx: Trx,
+  plans: readonly Plan[],
+  today: string,
+  open: House['planning'],
+): Promise<void> {
   const wants = (steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target'>[]) =>
     steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
   const kinds = new Set<string>();
@@ -112,12 +117,12 @@ async function replanCrowded(trx: Trx, plans: Plan[], planning: Planning): Promi
     for (const w of [...was, ...now]) if (!was.has(w) || !now.has(w)) kinds.add(w.split(' ')[0]);
   }
   const own = new Set(plans.map((p) => p.cohortId));
-  const others = (await wantersOf(trx, [...kinds], planning.today)).filter((id) => !own.has(id));
+  const others = (await wantersOf(trx, [...kinds], today)).filter((id) => !own.has(id));
   if (others.length === 0) return;
   const cause = 'containers are spoken for';
   // those that somebody else is writing to are planned when they are free again
   const free = await lockFree(trx, others);
-  if (free.length > 0) await replan(trx, free, cause, await readPlanning(trx));
+  if (free.length > 0) await replan(trx, free, cause, await open(trx));
   await noteDue(
     trx,
     others.filter((id) => !free.includes(id)),

@@ -1,7 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { nurserySchools, schoolsPreview, type CohortChange } from '@gonimos/contract/schools';
 import { changeOfCourse } from '@gonimos/core/course';
-import { readPlanning } from '../planning/planning.ts';
 import { compileFor, readyFacts } from '../planning/replan.ts';
 import { audit } from '../audit/store.ts';
 import { conflict } from '../http/problem.ts';
@@ -20,7 +19,7 @@ export function schoolRoutes(app: FastifyInstance): void {
     summary: 'What would move if these schools held, for a cohort or for the nursery; nothing is written',
     body: schoolsPreview,
     handle: async ({ body }): Promise<CohortChange[]> => {
-      const planning = await readPlanning(app.db);
+      const planning = await app.planning(app.db);
       const ids: string[] = body.cohortId
         ? [body.cohortId]
         : await app.db('cohort').where('growing', true).orderBy('code').pluck('id');

@@ -7,36 +7,29 @@ import { standing } from '@gonimos/core/ledger';
 import { PROGRAMMES, suits } from '@gonimos/core/programmes';
 import type { SeasonBook } from '@gonimos/core/season';
 import { degreeDays } from '@gonimos/core/season';
-import {
-  animalRisk,
-  chilledBy,
-  emergenceCurve,
-  growsFrom,
-  seedNeeds,
-  SOWN_WITHIN,
-  tooOld,
-} from '@gonimos/core/seed';
+import { animalRisk, emergenceCurve, growsFrom, seedNeeds, SOWN_WITHIN, tooOld } from '@gonimos/core/seed';
 import { wilson } from '@gonimos/core/stats';
 import { operationsThat } from '@gonimos/core/operations';
 import { taxon } from '@gonimos/core/taxa';
-import { readPlanning, type Planning } from '../planning/planning.ts';
+import { chilledOf } from './facts.ts';
+import { readGround } from '../season/ground.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
 import { recordWork } from '../records/service.ts';
 import type { Writing } from '../write/types.ts';
-import { timesOf } from '../starts/answer.ts';
+import { readStartGround, timesOf, type StartGround } from '../starts/answer.ts';
 import { coldOn, readEaten, readLotRows, readProtections, readSeedEvents, readSownOf } from './store.ts';
 
 /** Emergence is counted in warmth above this, °C. */
 const WARMTH_BASE = 5;
 
 /** When seed of a kind is next sown at a place, and what it wants before. */
-function sowingOf(taxonId: string, placeId: string, planning: Planning) {
+function sowingOf(taxonId: string, placeId: string, ground: StartGround) {
   const p = PROGRAMMES.find((x) => x.method === 'seed' && suits(x.id, taxon(taxonId)));
   if (!p) return null;
   const want = { taxonId, placeId, stage: 'showing' as const, byYear: 2999, wanted: 1 };
-  const times = timesOf(p, want, planning);
+  const times = timesOf(p, want, ground);
   const next = times.find((t) => t.late === 0) ?? times[0];
   return next ? { ...next, missed: times[0].late, windows: times } : null;
 }
@@ -67,15 +60,15 @@ function underTreatment(
 }
 
 export async function readLots(sql: Sql): Promise<SeedLot[]> {
-  const planning = await readPlanning(sql);
-  const placeId = [...planning.books.keys()][0];
+  const ground = await readStartGround(sql);
+  const placeId = [...ground.books.keys()][0];
   const rows = await readLotRows(sql);
   const events = await readSeedEvents(sql);
   const sown = await readSownOf(sql);
   const eventsOf = groupBy(events, (e) => e.lotId);
   const sownOf = groupBy(sown, (s) => s.lotId);
   const sowing = new Map(
-    [...new Set(rows.map((l) => l.taxonId))].map((t) => [t, sowingOf(t, placeId, planning)]),
+    [...new Set(rows.map((l) => l.taxonId))].map((t) => [t, sowingOf(t, placeId, ground)]),
   );
   return rows.map((l) => {
     const own = (eventsOf.get(l.id) ?? []).map(({ lotId: _, ...e }) => e);
@@ -100,7 +93,7 @@ export async function readLots(sql: Sql): Promise<SeedLot[]> {
       sown: used,
       needs: seedNeeds(taxon(l.taxonId)).kind,
       ripens: taxon(l.taxonId).sown ?? null,
-      tooOld: tooOld(taxon(l.taxonId), toDay(l.harvestedFrom), toDay(planning.today)),
+      tooOld: tooOld(taxon(l.taxonId), toDay(l.harvestedFrom), toDay(ground.today)),
       keeps: taxon(l.taxonId).keeps.value,
       phases: treated.length > 0 ? treated : (next?.phases ?? []),
       late: treated.length > 0 ? 0 : (next?.missed ?? 0),
@@ -130,7 +123,7 @@ interface Sown {
 function expectedUp(book: SeasonBook, c: Sown, coldOn: string | null): string | null {
   const sown = toDay(c.started_from);
   const kind = taxon(c.taxon_id);
-  const from = growsFrom(kind, book, sown, coldOn === null ? null : chilledBy(toDay(coldOn), sown));
+  const from = growsFrom(kind, book, sown, chilledOf(coldOn, c.started_from));
   const day = book.warmthBy(from, kind.emergence.value, WARMTH_BASE);
   return day === null ? null : toIso(day);
 }
@@ -171,7 +164,7 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
     .where({ id: cohortId })
     .first<Sown & { lot_id: string | null }>('id', 'taxon_id', 'place_id', 'started_from', 'lot_id');
   if (!c) throw notFound('cohort');
-  const { books, today } = await readPlanning(sql);
+  const { books, today } = await readGround(sql);
   const book = books.get(c.place_id)!;
   const entries = standing(await readEntries(sql, cohortId));
   const started = entries.filter((e) => e.type === 'started').reduce((n, e) => n + e.count, 0);

@@ -20,7 +20,9 @@ import {
 } from '@gonimos/core/starts';
 import { taxon } from '@gonimos/core/taxa';
 import { programmeFor } from '../library/store.ts';
-import { readPlanning, type Planning } from '../planning/planning.ts';
+import type { Ground } from '../facts/source.ts';
+import { readGround } from '../season/ground.ts';
+import { learnedByGroup } from '../survival/store.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { readLived, type Lived } from './history.ts';
@@ -53,22 +55,31 @@ export function estimates(
   );
 }
 
-export function bookOf(planning: Planning, placeId: string): SeasonBook {
+export function bookOf(planning: Ground, placeId: string): SeasonBook {
   const book = planning.books.get(placeId);
   if (!book) throw wrongField('placeId', 'is not a place of this nursery');
   return book;
 }
 
+/** What starts are dated from: the ground of all courses, and what outcomes have taught. */
+export interface StartGround extends Ground {
+  learned: Awaited<ReturnType<typeof learnedByGroup>>;
+}
+export const readStartGround = async (sql: Sql): Promise<StartGround> => ({
+  ...(await readGround(sql)),
+  learned: await learnedByGroup(sql),
+});
+
 /** When plants of this kind may be started in this season and the next, and when they reach the stage. */
 export function timesOf(
   p: Programme,
   want: Pick<AskStart, 'taxonId' | 'placeId' | 'stage' | 'byYear' | 'wanted'>,
-  planning: Planning,
+  ground: StartGround,
 ): StartTime[] {
-  const book = bookOf(planning, want.placeId);
+  const book = bookOf(ground, want.placeId);
   const until = stagesOf(p).find((s) => s.stage === want.stage)!.step.key;
   const times: StartTime[] = [];
-  let from = planning.today;
+  let from = ground.today;
   for (let i = 0; i < SEASONS; i++) {
     const course = compileCourse(
       {
@@ -79,8 +90,8 @@ export function timesOf(
         steps: {},
         sizes: [],
         vigour: [],
-        schools: { nursery: planning.schools, cohort: {} },
-        learned: planning.learned.get(taxon(want.taxonId).group) ?? null,
+        schools: { nursery: ground.schools, cohort: {} },
+        learned: ground.learned.get(taxon(want.taxonId).group) ?? null,
       },
       book,
       from,
@@ -93,7 +104,7 @@ export function timesOf(
         ? backCount(
             seedNeeds(taxon(want.taxonId)),
             { from: toDay(first.opens), to: toDay(first.closes) },
-            toDay(planning.today),
+            toDay(ground.today),
           )
         : { phases: [], late: 0 };
     times.push({
@@ -120,7 +131,7 @@ export async function answerStart(sql: Sql, want: AskStart): Promise<StartAnswer
     ...share,
     number: startNumber(want.wanted, want.confidence, share, want.most),
     choices: choices(want.wanted, share, costOf(p, want.stage, want.cost), want.most),
-    times: timesOf(p, want, await readPlanning(sql)),
+    times: timesOf(p, want, await readStartGround(sql)),
     fresh: p.method === 'seed' && seedNeeds(taxon(want.taxonId)).kind === 'fresh',
     unit: startUnit(p),
   };

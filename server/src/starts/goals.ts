@@ -12,12 +12,11 @@ import {
   type StageEstimate,
   type UnderWay,
 } from '@gonimos/core/starts';
-import { readPlanning } from '../planning/planning.ts';
-import { readFacts, type CohortFacts } from '../planning/facts.ts';
+import { readFacts, type CohortFacts } from '../facts/facts.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readProgramme } from '../library/store.ts';
-import { estimates, timesOf } from './answer.ts';
+import { estimates, readStartGround, timesOf } from './answer.ts';
 import { readLived } from './history.ts';
 
 const COLUMNS = {
@@ -110,7 +109,7 @@ function stateOf(g: GoalRow, p: Programme, stages: StageEstimate[], standing: St
 export async function readGoals(sql: Sql): Promise<Goal[]> {
   const rows: GoalRow[] = await sql('start_goal').whereNull('closed_on').orderBy('at').select(COLUMNS);
   if (rows.length === 0) return [];
-  const planning = await readPlanning(sql);
+  const ground = await readStartGround(sql);
   const linked: { id: string; goal_id: string; live: number; pending: number }[] = await sql('cohort')
     .whereIn(
       'goal_id',
@@ -141,7 +140,7 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
       state,
       underWay,
       // nothing more is offered once the goal is met
-      next: state.met ? null : (timesOf(p, g, planning).find((t) => t.inTime) ?? null),
+      next: state.met ? null : (timesOf(p, g, ground).find((t) => t.inTime) ?? null),
     });
   }
   return goals;

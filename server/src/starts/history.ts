@@ -3,7 +3,7 @@ import { groupBy } from '@gonimos/core/group';
 import { fold, type LedgerEntry } from '@gonimos/core/ledger';
 import type { Method } from '@gonimos/core/programmes';
 import { beginningOf, stagesOf, type Beginning, type Stage } from '@gonimos/core/starts';
-import { readFacts, type CohortFacts } from '../planning/facts.ts';
+import { readFacts, type CohortFacts } from '../facts/facts.ts';
 import type { Sql } from '../db/index.ts';
 import { readEntriesOf } from '../ledger/store.ts';
 

@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { newVisit, release } from '@gonimos/contract/visits';
-import { readFacts } from '../planning/facts.ts';
+import { readFacts } from '../facts/facts.ts';
 import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';

@@ -7,9 +7,8 @@ import { chosen } from '@gonimos/core/schools';
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
 import { CHECK_AFTER, PUT_BACK_SEASONS, rankCauses, type Cause, type Found } from '@gonimos/core/visits';
-import { readPlanning } from '../planning/planning.ts';
 import { readyFacts } from '../planning/replan.ts';
-import type { CohortFacts } from '../planning/facts.ts';
+import type { CohortFacts } from '../facts/facts.ts';
 import { wrongField } from '../http/problem.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { lockCohort } from '../write/lock.ts';
@@ -68,7 +67,10 @@ function causesFor(f: CohortFacts, book: SeasonBook, found: Found[], on: string)
 }
 
 /** Takes down an unplanned look: what was found, the decision, likely causes, and plans again. */
-export async function recordVisit({ trx, personId }: Writing, v: NewVisit): Promise<Written<VisitOutcome>> {
+export async function recordVisit(
+  { trx, personId, planning: open }: Writing,
+  v: NewVisit,
+): Promise<Written<VisitOutcome>> {
   const cohort = await lockCohort(trx, v.cohortId);
   await notInFuture(trx, 'on', v.on);
   if (v.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
@@ -84,7 +86,7 @@ export async function recordVisit({ trx, personId }: Writing, v: NewVisit): Prom
     const step = await trx('course_step').where({ cohort_id: v.cohortId, key: v.stepKey }).first('status');
     if (!step || step.status === 'done') throw wrongField('stepKey', 'is not an open step of this course');
   }
-  const planning = await readPlanning(trx);
+  const planning = await open();
   const [facts] = await readyFacts(trx, [v.cohortId], planning);
   const book = planning.books.get(facts.placeId)!;
   const { taxon_id } = await trx('cohort').where({ id: v.cohortId }).first('taxon_id');

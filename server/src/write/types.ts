@@ -5,7 +5,8 @@ import type { Loss, NewRecord } from '@gonimos/contract/records';
 import type { Moved } from '@gonimos/core/course';
 import type { NewEntry } from '@gonimos/core/ledger';
 import type { Operation } from '@gonimos/core/operations';
-import type { Db, Trx } from '../db/index.ts';
+import type { Db, Sql, Trx } from '../db/index.ts';
+import type { Planning } from '../facts/source.ts';
 
 /** Courses that a write bears on: these, those at a place, or all. */
 export type Touched = readonly string[] | { placeId: string } | 'all';
@@ -21,6 +22,8 @@ export interface House {
   db: Db;
   /** what the subjects do when work is recorded or taken back */
   followers: readonly Follower[];
+  /** opens what courses are planned from, as all subjects tell it */
+  planning: (sql: Sql) => Promise<Planning>;
   plan: Planner;
 }
 
@@ -31,6 +34,8 @@ export interface Writing {
   person: Person | null;
   personId: string | null;
   followers: readonly Follower[];
+  /** opens what courses are planned from, as this write sees it */
+  planning: () => Promise<Planning>;
   /** plans courses before the end of the write, where the rest of it reads the plan */
   plan: Planner;
 }

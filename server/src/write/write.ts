@@ -10,6 +10,7 @@ import type { House, Planner, Touched, Writing, Written } from './types.ts';
 declare module 'fastify' {
   interface FastifyInstance {
     followers: House['followers'];
+    planning: House['planning'];
     plan: House['plan'];
   }
 }
@@ -82,8 +83,14 @@ export async function writeWithin<T>(
     for (const [id, steps] of planned) moved.set(id, together(moved.get(id) ?? [], steps));
     return planned;
   };
-  const { followers } = house;
-  const written = await act({ trx, person, personId: person?.id ?? null, followers, plan });
+  const written = await act({
+    trx,
+    person,
+    personId: person?.id ?? null,
+    followers: house.followers,
+    planning: () => house.planning(trx),
+    plan,
+  });
   await plan(trx, written.touched, written.cause);
   return written.answer(moved);
 }

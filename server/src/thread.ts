@@ -1,13 +1,14 @@
-/** One of the crew: plans courses that are due, on a thread and a connection of its own. */
+/** One of the crew of planning: plans courses that are due, on a thread and a connection of its own. */
 import { workerData } from 'node:worker_threads';
-import { openDatabase } from '../db/index.ts';
-import { workOffSome, type Kept } from './due.ts';
+import { openDatabase } from './db/index.ts';
+import { houseOf } from './house.ts';
+import { workOffSome, type Kept } from './planning/due.ts';
 
 /** Courses planned in one transaction: on a thread of its own they hold up nobody's answer. */
 const AT_ONCE = 100;
 
 const { url } = workerData as { url: string };
-const db = openDatabase(url, 1);
+const house = houseOf(openDatabase(url, 1));
 
 /** What was planned from last; what becomes due later is planned from what is read anew. */
 let kept: Kept | null = null;
@@ -16,7 +17,7 @@ let kept: Kept | null = null;
 export default async function work(forMs: number): Promise<boolean> {
   const until = Date.now() + forMs;
   do {
-    const next = await workOffSome(db, kept, AT_ONCE);
+    const next = await workOffSome(house, kept, AT_ONCE);
     if (!next) return false;
     kept = next;
   } while (Date.now() < until);

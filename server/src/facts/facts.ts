@@ -5,13 +5,9 @@ import { hasOperation, operation } from '@gonimos/core/operations';
 import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import { LIGHTENED } from '@gonimos/core/visits';
-import { addDays, toDay } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
-import { standing } from '@gonimos/core/ledger';
-import { chilledBy, emergenceCurve } from '@gonimos/core/seed';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
-import { readEntriesOf } from '../ledger/store.ts';
 
 export interface CohortFacts extends CourseFacts {
   id: string;
@@ -36,8 +32,6 @@ interface CohortRow {
   programme_id: string;
   programme_version: number;
   taxon_maybe: string[] | null;
-  cover: number | null;
-  cold_on: string | null;
   step_maps: StepMap[];
   started_from: string;
   stands_at: string | null;
@@ -179,10 +173,6 @@ export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quara
   return held;
 }
 
-/** Days of cold a sowing had, where its lot tells of any. */
-const chilledOf = (coldOn: string | null | undefined, sownOn: string): number | null =>
-  coldOn ? chilledBy(toDay(coldOn), toDay(sownOn)) : null;
-
 /** The operation of a step: the programme's own, or aftercare named after the step it follows. */
 function operationOf(p: Programme, key: string): string | null {
   const care = key.split('.').at(-1)!;
@@ -227,8 +217,6 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     light: { is: c.light, since: c.place_since ?? c.started_from },
     buds: tally ? { on: tally.on_date, ...tally.details.looks!.buds! } : null,
     lowGrowth: low ? { on: low.on_date, seen: low.details.looks!.lowGrowth! } : null,
-    chilled: chilledOf(c.cold_on, c.started_from),
-    cover: c.cover === null ? null : { clearance: c.cover },
     maybe: c.taxon_maybe ?? [],
     // the library’s own programmes are version 1
     own: c.programme_version > 1 || !hasProgramme(c.programme_id),
@@ -237,27 +225,7 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   };
 }
 
-/** When half of each covered sowing were up, by what the ledger has of them. */
-async function halvesUp(sql: Sql, covered: readonly CohortRow[]): Promise<Map<string, string>> {
-  const up = new Map<string, string>();
-  if (covered.length === 0) return up;
-  const entries = groupBy(
-    await readEntriesOf(
-      sql,
-      covered.map((c) => c.id),
-    ),
-    (e) => e.cohortId,
-  );
-  for (const c of covered) {
-    const own = standing(entries.get(c.id) ?? []);
-    const came = own.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count }));
-    const { t50 } = emergenceCurve(c.started_from, c.live + c.pending, came);
-    if (t50 !== null) up.set(c.id, addDays(c.started_from, Math.round(t50)));
-  }
-  return up;
-}
-
-/** What the compiler needs to know of cohorts: all living ones, or those named. */
+/** What cohorts themselves tell the compiler: all living ones, or those named; the subjects add to it. */
 export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
   const query = sql('cohort as c')
     .join('place as p', 'p.id', 'c.place_id')
@@ -268,27 +236,13 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
       ...['first_container', 'container', 'split_from', 'split_seq', 'live', 'pending'].map((x) => `c.${x}`),
       ...['c.place_id', 'c.place_since', 'c.schools', 'p.light', 'c.programme_id', 'c.programme_version'],
       'c.taxon_maybe',
-      sql.raw(
-        `(SELECT x.clearance FROM protection x WHERE x.cohort_id = c.id AND x.ended IS NULL
-          ORDER BY x.from_date DESC, x.id LIMIT 1) AS cover`,
-      ),
-      sql.raw(
-        `(SELECT min(e.on_date) FROM seed_event e WHERE e.lot_id = c.lot_id AND e.kind = 'to cold') AS cold_on`,
-      ),
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);
   const cohorts = (await query) as CohortRow[];
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
-  const halves = await halvesUp(
-    sql,
-    cohorts.filter((c) => c.cover !== null && c.programme.method === 'seed'),
-  );
-  return cohorts.map((c) => ({
-    ...factsOf(c, records.get(c.id) ?? []),
-    halfUp: halves.get(c.id) ?? null,
-  }));
+  return cohorts.map((c) => factsOf(c, records.get(c.id) ?? []));
 }
 
 /** Facts of a cohort that does not exist yet, standing at a step of its programme. */
@@ -296,7 +250,7 @@ export function factsToBe(
   p: Programme,
   c: Pick<CourseFacts, 'taxonId' | 'startedOn' | 'live' | 'maybe' | 'own'> & {
     container: string | null;
-    coldOn?: string | null;
+    chilled?: number | null;
     standsAt: string | null;
     schools: Choices;
   },
@@ -318,7 +272,7 @@ export function factsToBe(
     vigour: [],
     maybe: c.maybe,
     own: c.own,
-    chilled: chilledOf(c.coldOn, c.startedOn),
+    chilled: c.chilled ?? null,
     schools: { nursery, cohort: c.schools },
   };
 }
