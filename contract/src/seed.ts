@@ -54,6 +54,7 @@ export const endProtection = body({ id: id(), version: version(), ended: date() 
 export type NewSeedLot = InferType<typeof newSeedLot>;
 export type NewSeedEvent = InferType<typeof newSeedEvent>;
 export type NewProtection = InferType<typeof newProtection>;
+export type EndProtection = InferType<typeof endProtection>;
 
 export interface SeedEventRow {
   id: string;

@@ -48,6 +48,7 @@ export const absence = body({
 });
 export const clearWeeks = body({ id: id() });
 export type KeepWeeks = InferType<typeof keepWeeks>;
+export type PersonHours = InferType<typeof personHours>;
 export type LockStep = InferType<typeof lockStep>;
 
 export interface Worker {

@@ -138,6 +138,7 @@ export const LATER: DemoCohort[] = [
   },
   {
     code: 'OP-34',
+    parent: 'OP-28',
     taxonId: 'ligustrum-ovalifolium',
     programmeId: 'slender',
     place: 'North bench',
@@ -160,6 +161,8 @@ export const LATER: DemoCohort[] = [
   },
   {
     code: 'FM-35',
+    lot: 'Roadside maple 34',
+    trays: 5,
     taxonId: 'acer-campestre',
     programmeId: 'bare-root-sale',
     place: 'Ground row A',

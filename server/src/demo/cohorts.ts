@@ -4,6 +4,8 @@ import type { DemoCohort } from './stage.ts';
 const FIRST: DemoCohort[] = [
   {
     code: 'HB-36',
+    parent: 'HB-05',
+    lot: 'Long hedge 35',
     taxonId: 'carpinus-betulus',
     programmeId: 'seed-broadleaf',
     place: 'Cold frame',
@@ -16,6 +18,8 @@ const FIRST: DemoCohort[] = [
   },
   {
     code: 'FM-36',
+    lot: 'Hedge maple 35',
+    trays: 4,
     taxonId: 'acer-campestre',
     programmeId: 'seed-broadleaf',
     place: 'Cold frame',
@@ -50,6 +54,7 @@ const FIRST: DemoCohort[] = [
   },
   {
     code: 'OP-36',
+    parent: 'OP-34',
     taxonId: 'ligustrum-ovalifolium',
     programmeId: 'cutting-broadleaf',
     place: 'Cold frame',
@@ -108,7 +113,6 @@ const FIRST: DemoCohort[] = [
     luck: { up: 0.66, loss: 0.04 },
     missed: {
       key: 'wire-1',
-      on: '2037-02-10',
       until: '2037-03-13',
       reason: 'stems still soft, wire bit last time',
     },
@@ -137,6 +141,7 @@ const FIRST: DemoCohort[] = [
   },
   {
     code: 'HB-33',
+    parent: 'HB-05',
     taxonId: 'carpinus-betulus',
     programmeId: 'seed-ground',
     place: 'Ground row A',

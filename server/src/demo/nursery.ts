@@ -1,136 +1,74 @@
-import { randomUUID } from 'node:crypto';
-import type { NewCohort } from '@gonimos/contract/cohorts';
-import { firstStep, programme } from '@gonimos/core/programmes';
-import type { Site } from '@gonimos/core/season';
-import { enterCohort } from '../cohorts/service.ts';
+import type { Person } from '@gonimos/contract/people';
+import { addDays } from '@gonimos/core/calendar';
+import type { Trx } from '../db/index.ts';
 import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
-import { insertLines } from '../records/store.ts';
+import { insertPerson, readPerson } from '../people/store.ts';
+import { chooseSchools } from '../schools/service.ts';
+import { seasonBooks } from '../season/books.ts';
+import { extendWeather } from '../simulated/weather.ts';
 import type { House } from '../write/types.ts';
 import { writeWithin } from '../write/write.ts';
-import { insertPerson } from '../people/store.ts';
-import { seasonBooks } from '../season/books.ts';
-import { COHORTS } from './cohorts.ts';
-import { NURSERY_SCHOOLS, PLACES } from './stage.ts';
-import { liveThrough } from './history.ts';
-import { lastWeeks, pastObservations } from './last-weeks.ts';
-import { propagate } from './propagation.ts';
-import { extendWeather } from '../simulated/weather.ts';
+import { giveHours } from '../year/keep.ts';
+import { cuttings } from './cuttings.ts';
+import { goals } from './goals.ts';
+import { named, OPENING_DAY, placeId, type Chapter, type Hand } from './hand.ts';
+import { lastDays } from './last-days.ts';
+import { layers } from './layers.ts';
+import { lives } from './lives.ts';
+import { lots } from './seed.ts';
+import { sights } from './sights.ts';
+import { sowings } from './sowings.ts';
+import { NURSERY_SCHOOLS, PEOPLE, PLACES, SITE, WEATHER_SEED, type DemoPerson } from './stage.ts';
 
-/** Tessary Bank: an invented growing ground on an invented hill. */
-export const OPENING_DAY = '2037-03-09';
-/** chosen for a mild winter with a cold snap on the opening day: buds about to move, frost on fresh roots */
-const WEATHER_SEED = 111;
-const SITE: Site = {
-  latitude: 43.2,
-  longitude: -1.4,
-  elevation: 310,
-  timeZone: 'Europe/Paris',
-  tmin: [1.1, 1.2, 2.9, 5.0, 8.3, 11.4, 13.5, 13.3, 10.9, 7.9, 4.1, 1.9],
-  tmax: [8.6, 9.6, 12.8, 15.2, 18.9, 22.4, 25.0, 24.8, 21.5, 17.0, 12.0, 9.0],
-  spreadWinter: 3.0,
-  spreadSummer: 2.3,
-};
+/** The story of Tessary Bank, a chapter for each subject. A new subject adds its own. */
+const CHAPTERS: readonly Chapter[] = [lives, lots, goals, sights, sowings, cuttings, layers, lastDays];
 
-const PEOPLE = [
-  ['Ines Tessary', 'owner', 6, true],
-  ['Bruno Tessary', 'grower', 14, true],
-  ['Alma Reed', 'helper', 12, false],
-] as const;
+/** What moves from this day on is news to whoever opens the demo. */
+const NEWS_FROM = addDays(OPENING_DAY, -4);
+
+/** The nursery, who works there and its places; nothing grows yet. */
+async function ground(trx: Trx): Promise<void> {
+  await insertNursery(trx, {
+    ...SITE,
+    id: named('nursery'),
+    name: 'Tessary Bank',
+    demoToday: OPENING_DAY,
+    weatherSeed: WEATHER_SEED,
+  });
+  await extendWeather(trx, await readNursery(trx), OPENING_DAY);
+  for (const { name, role } of PEOPLE)
+    await insertPerson(trx, { id: named(`person ${name}`), name, role, passwordHash: null });
+  for (const p of PLACES) await insertPlace(trx, { light: 'full', ...p, id: placeId(p.name) });
+}
+
+async function handOf(trx: Trx): Promise<Hand> {
+  const books = await seasonBooks(trx);
+  const people = new Map<DemoPerson, Person>();
+  for (const { name } of PEOPLE) people.set(name, await readPerson(trx, named(`person ${name}`)));
+  return { person: (name) => people.get(name)!, bookOf: (place) => books.get(placeId(place))! };
+}
 
 /** Loads the demo nursery into an empty database; does nothing when a nursery is there. */
 export async function loadDemo(house: House, say: (text: string) => void = () => undefined): Promise<void> {
-  const { db } = house;
-  if (await findNursery(db)) return;
-  await db.transaction(async (trx) => {
-    await insertNursery(trx, {
-      ...SITE,
-      id: randomUUID(),
-      name: 'Tessary Bank',
-      demoToday: OPENING_DAY,
-      weatherSeed: WEATHER_SEED,
-    });
-    await extendWeather(trx, await readNursery(trx), OPENING_DAY);
-    const people = PEOPLE.map(([name, role, hours, skilled]) => ({
-      id: randomUUID(),
-      name,
-      role,
-      passwordHash: null,
-      hours,
-      skilled,
-    }));
-    for (const { hours, skilled, ...p } of people) {
-      await insertPerson(trx, p);
-      await trx('person').where({ id: p.id }).update({ hours, skilled });
-    }
-    await trx('nursery').update({ schools: JSON.stringify(NURSERY_SCHOOLS) });
-    const places = new Map<string, string>();
-    for (const p of PLACES) {
-      const id = randomUUID();
-      await insertPlace(trx, { light: 'full', ...p, id });
-      places.set(p.name, id);
-    }
-    await pastObservations(trx, places, people[1].id);
-    const books = await seasonBooks(trx);
-    for (const spec of COHORTS) {
-      const id = randomUUID();
-      const placeId = places.get(spec.place)!;
-      const entered: NewCohort = {
-        id,
-        code: spec.code,
-        taxonId: spec.taxonId,
-        programmeId: spec.programmeId,
-        placeId,
-        container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
-        started: spec.started,
-        count: spec.count,
-        goalCaliper: spec.goalCaliper,
-        goal: '',
-        maybe: [],
-        note: spec.note,
-        parentId: null,
-        schools: {},
-        standsAt: null,
-        goalId: null,
-        lotId: null,
-        hostId: null,
-        origin: spec.origin ?? null,
-      };
-      await writeWithin(house, trx, { ...people[0], version: 1 }, (w) => enterCohort(w, entered));
-      await liveThrough(house, trx, id, spec, books.get(placeId)!, OPENING_DAY, people[1].id);
-      if (spec.missed)
-        await insertLines(trx, [
-          {
-            ...spec.missed,
-            id: randomUUID(),
-            cohortId: id,
-            kind: 'put off',
-            stepKey: spec.missed.key,
-            personId: people[1].id,
-          },
-        ]);
-      if (spec.vigour)
-        await insertLines(trx, [
-          {
-            id: randomUUID(),
-            cohortId: id,
-            kind: 'look',
-            stepKey: null,
-            on: spec.vigour.on,
-            note: 'Short growth, pale, little of it hardened.',
-            personId: people[1].id,
-            details: { looks: { vigour: spec.vigour.value, lowGrowth: null, buds: null, again: null } },
-          },
-        ]);
-      say(`  ${spec.code} lived through its years`);
-    }
-    await propagate(
-      house,
-      trx,
-      places,
-      people.map((p) => ({ ...p, version: 1 })),
+  if (await findNursery(house.db)) return;
+  await house.db.transaction(async (trx) => {
+    await ground(trx);
+    const h = await handOf(trx);
+    const ines = h.person('Ines Tessary');
+    for (const { name, hours, skilled } of PEOPLE)
+      await writeWithin(house, trx, ines, (w) =>
+        giveHours(w, h.person(name).id, { id: named(`hours ${name}`), hours, skilled, version: 1 }),
+      );
+    await writeWithin(house, trx, ines, (w) =>
+      chooseSchools(w, { id: named('schools'), schools: NURSERY_SCHOOLS, version: 1 }),
     );
+    const requests = CHAPTERS.flatMap((chapter) => chapter(h)).sort((a, b) => a.on.localeCompare(b.on));
+    const news = requests.findIndex((r) => r.on >= NEWS_FROM);
+    for (const [i, r] of requests.entries()) {
+      // what moved while the notebooks were copied is no news to anybody
+      if (i === news) await trx('plan_change').delete();
+      await writeWithin(house, trx, h.person(r.by), r.act);
+      if (i % 40 === 39) say(`  ${i + 1} of ${requests.length} pages of the notebooks, up to ${r.on}`);
+    }
   });
-  await db.transaction((trx) => house.plan(trx, 'all', 'the demo opened'));
-  await db('plan_change').where({ cause: 'the demo opened' }).delete();
-  await lastWeeks(house, OPENING_DAY);
 }

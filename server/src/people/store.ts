@@ -17,6 +17,12 @@ export const findByName = (
     .where({ name, disabled_at: null })
     .first(...COLUMNS, 'password_hash');
 
+/** A person who is known to be there. */
+export const readPerson = async (sql: Sql, id: string): Promise<Person> =>
+  (await sql('person')
+    .where({ id })
+    .first<Person | undefined>(...COLUMNS))!;
+
 export const findByRole = (sql: Sql, role: Role): Promise<Person | undefined> =>
   sql('person')
     .where({ role, disabled_at: null })

@@ -2,11 +2,9 @@ import type { FastifyInstance } from 'fastify';
 import { nurserySchools, schoolsPreview, type CohortChange } from '@gonimos/contract/schools';
 import { changeOfCourse } from '@gonimos/core/course';
 import { compileFor, readyFacts } from '../planning/replan.ts';
-import { audit } from '../audit/store.ts';
-import { conflict } from '../http/problem.ts';
 import { route } from '../http/route.ts';
-import { touching, write } from '../write/write.ts';
-import { readNursery } from '../nursery/store.ts';
+import { write } from '../write/write.ts';
+import { chooseSchools } from './service.ts';
 
 const CHUNK = 200;
 const changes = ({ change: c }: CohortChange) => c.moved.length + c.added.length + c.removed.length > 0;
@@ -47,20 +45,6 @@ export function schoolRoutes(app: FastifyInstance): void {
     summary: 'Changes the schools of the nursery; every course is planned again',
     body: nurserySchools,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'schools', body, person }, async ({ trx }) => {
-        const changed = await trx('nursery')
-          .where({ version: body.version })
-          .update({ schools: JSON.stringify(body.schools), version: body.version + 1 });
-        if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(trx));
-        const chosen = Object.entries(body.schools).map(([question, option]) => `${question} ${option}`);
-        await audit(
-          trx,
-          person.id,
-          'schools',
-          `Schools of the nursery: ${chosen.join(', ') || 'none chosen'}`,
-        );
-        const { schools, version } = await readNursery(trx);
-        return touching('all', 'the schools of the nursery were changed', { schools, version });
-      }),
+      write(app, { id: body.id, what: 'schools', body, person }, (w) => chooseSchools(w, body)),
   });
 }

@@ -60,7 +60,12 @@ export const insertObservation = (
     person_id: personId,
   });
 
-export async function withdraw(sql: Sql, id: string, o: ObservationRow, personId: string): Promise<void> {
+export async function withdraw(
+  sql: Sql,
+  id: string,
+  o: ObservationRow,
+  personId: string | null,
+): Promise<void> {
   await sql('observation').insert({
     id,
     place_id: o.placeId,

@@ -1,17 +1,11 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { endProtection as ending, newProtection, newSeedEvent, newSeedLot } from '@gonimos/contract/seed';
-import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
-import { hemisphereOf } from '@gonimos/core/season';
-import { notFound, wrongField } from '../http/problem.ts';
+import { endProtection, newProtection, newSeedEvent, newSeedLot } from '@gonimos/contract/seed';
 import { route } from '../http/route.ts';
-import { answering, touching, write } from '../write/write.ts';
-import { notInFuture } from '../nursery/day.ts';
-import { readNursery } from '../nursery/store.ts';
-import { lockCohort } from '../write/lock.ts';
-import { guardDone, guardOff, readLots, readSowing } from './service.ts';
-import { cohortsOf, endProtection, insertLot, insertProtection, insertSeedEvent } from './store.ts';
+import { write } from '../write/write.ts';
+import { coverPlants, enterLot, tellOfLot, uncoverPlants } from './enter.ts';
+import { readLots, readSowing } from './service.ts';
 
 const params = object({ id: id() });
 
@@ -31,18 +25,7 @@ export function seedRoutes(app: FastifyInstance): void {
     summary: 'Enters a seed lot',
     body: newSeedLot,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'seed lot', body, person }, async ({ trx }) => {
-        const nursery = await readNursery(trx);
-        const { from } = readUncertainDate(body.harvested, hemisphereOf(nursery.latitude))!;
-        await notInFuture(trx, 'harvested', from);
-        if (body.parentId) {
-          const parent = await trx('cohort').where({ id: body.parentId }).first('taxon_id');
-          if (!parent) throw wrongField('parentId', 'is not there');
-          if (parent.taxon_id !== body.taxonId) throw wrongField('parentId', 'is of another kind of plant');
-        }
-        await insertLot(trx, body, from);
-        return answering({ id: body.id });
-      }),
+      write(app, { id: body.id, what: 'seed lot', body, person }, (w) => enterLot(w, body)),
   });
 
   route(app, {
@@ -53,22 +36,7 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: newSeedEvent,
     handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `seed event ${p.id}`, body, person }, async ({ trx }) => {
-        const lot = await trx('seed_lot').where({ id: p.id }).first('harvested_from');
-        if (!lot) throw notFound('seed lot');
-        await notInFuture(trx, 'on', body.on);
-        if (body.on < lot.harvested_from)
-          throw wrongField('on', `is before the harvest, ${lot.harvested_from}`);
-        if (body.kind === 'test' && body.tested === null)
-          throw wrongField('tested', 'is missing: how many seeds were tried');
-        if (body.kind === 'test' && body.sound === null)
-          throw wrongField('sound', 'is missing: how many were sound');
-        if (body.kind !== 'test' && body.tested !== null) throw wrongField('tested', 'goes with a test only');
-        await insertSeedEvent(trx, p.id, body, person.id);
-        // when a sowing comes up hangs on the cold its seed had
-        const sowings = body.kind === 'to cold' ? await cohortsOf(trx, p.id) : [];
-        return touching(sowings, 'more was told of the seed', { id: body.id });
-      }),
+      write(app, { id: body.id, what: `seed event ${p.id}`, body, person }, (w) => tellOfLot(w, p.id, body)),
   });
 
   route(app, {
@@ -88,14 +56,9 @@ export function seedRoutes(app: FastifyInstance): void {
     params,
     body: newProtection,
     handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `protection ${p.id}`, body, person }, async (w) => {
-        const { trx } = w;
-        await lockCohort(trx, p.id);
-        await notInFuture(trx, 'from', body.from);
-        await insertProtection(trx, p.id, body, person.id);
-        await guardDone(w, p.id, body);
-        return touching([p.id], 'a cover went on', { id: body.id });
-      }),
+      write(app, { id: body.id, what: `protection ${p.id}`, body, person }, (w) =>
+        coverPlants(w, p.id, body),
+      ),
   });
 
   route(app, {
@@ -104,18 +67,10 @@ export function seedRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The cover came off',
     params,
-    body: ending,
+    body: endProtection,
     handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `protection end ${p.id}`, body, person }, async (w) => {
-        const { trx } = w;
-        await notInFuture(trx, 'ended', body.ended);
-        const row = await trx('protection').where({ id: p.id }).first('from_date', 'cohort_id');
-        if (!row) throw notFound('protection');
-        await lockCohort(trx, row.cohort_id);
-        if (body.ended < row.from_date) throw wrongField('ended', `is before it went on, ${row.from_date}`);
-        await endProtection(trx, p.id, body.version, body.ended);
-        await guardOff(w, row.cohort_id, p.id, body.ended);
-        return touching([row.cohort_id], 'a cover came off', { id: p.id });
-      }),
+      write(app, { id: body.id, what: `protection end ${p.id}`, body, person }, (w) =>
+        uncoverPlants(w, p.id, body),
+      ),
   });
 }

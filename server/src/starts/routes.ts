@@ -2,14 +2,12 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { askStart, closeGoal as closing, newGoal } from '@gonimos/contract/starts';
-import { stagesOf } from '@gonimos/core/starts';
-import { programmeFor } from '../library/store.ts';
-import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { answering, write } from '../write/write.ts';
-import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
 import { answerStart } from './answer.ts';
-import { closeGoal, insertGoal, readGoals } from './goals.ts';
+import { enterGoal } from './enter.ts';
+import { closeGoal, readGoals } from './goals.ts';
 
 const params = object({ id: id() });
 
@@ -38,14 +36,7 @@ export function startRoutes(app: FastifyInstance): void {
     summary: 'Keeps a goal, so that starts are offered until it is met',
     body: newGoal,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'goal', body, person }, async ({ trx }) => {
-        await readPlace(trx, body.placeId);
-        const { programme } = await programmeFor(trx, body.programmeId);
-        if (!stagesOf(programme).some((s) => s.stage === body.stage))
-          throw wrongField('stage', 'is not one of this programme');
-        await insertGoal(trx, body, person.id);
-        return answering({ id: body.id });
-      }),
+      write(app, { id: body.id, what: 'goal', body, person }, (w) => enterGoal(w, body)),
   });
 
   route(app, {

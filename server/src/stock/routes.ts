@@ -1,10 +1,10 @@
 import type { FastifyInstance } from 'fastify';
 import { countStock } from '@gonimos/contract/stock';
-import { container } from '@gonimos/core/containers';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { readStock, wantersOf, writeCount } from './store.ts';
+import { countShelf } from './service.ts';
+import { readStock } from './store.ts';
 
 export function stockRoutes(app: FastifyInstance): void {
   route(app, {
@@ -22,12 +22,6 @@ export function stockRoutes(app: FastifyInstance): void {
     summary: 'Counts one kind of container; steps that want it are planned again',
     body: countStock,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'stock', body, person }, async ({ trx }) => {
-        const today = todayAt(await readNursery(trx));
-        await writeCount(trx, body, today);
-        const cause = `${container(body.container).name}: counted on the shelf`;
-        const wanters = await wantersOf(trx, [body.container], today);
-        return { touched: wanters, cause, answer: () => readStock(trx, today) };
-      }),
+      write(app, { id: body.id, what: 'stock', body, person }, (w) => countShelf(w, body)),
   });
 }

@@ -4,12 +4,12 @@ import { id } from '@gonimos/contract/fields';
 import { absence, clearWeeks, keepWeeks, lockStep, lockWeek, personHours } from '@gonimos/contract/year';
 import { Leveller, shortfalls } from '@gonimos/core/year';
 import { lockCohort } from '../write/lock.ts';
-import { conflict, notFound, wrongField } from '../http/problem.ts';
+import { conflict, notFound } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { answering, touching, write } from '../write/write.ts';
-import { readNursery, todayAt } from '../nursery/store.ts';
 import { openOwnStep } from '../course/open.ts';
-import { mondayOf, readYear } from './service.ts';
+import { giveHours, keepLevelled } from './keep.ts';
+import { readYear } from './service.ts';
 import { readLockedWeeks, writeWeeks } from './store.ts';
 
 const MOST_WEEKS = 52;
@@ -47,34 +47,7 @@ export function yearRoutes(app: FastifyInstance): void {
     summary: 'Keeps the weeks of a levelled year; locked steps stay, courses are planned again',
     body: keepWeeks,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'year weeks', body, person }, async ({ trx }) => {
-        const first = mondayOf(todayAt(await readNursery(trx)));
-        const keys = body.weeks.map((w) => `${w.cohortId} ${w.key}`);
-        const twice = keys.findIndex((k, i) => keys.indexOf(k) < i);
-        if (twice >= 0) throw wrongField(`weeks[${twice}].key`, 'is there twice');
-        const early = body.weeks.findIndex((w) => w.week < first);
-        if (early >= 0) throw wrongField(`weeks[${early}].week`, 'has passed');
-        const open = new Set(
-          (
-            await trx('course_step')
-              .where('status', 'planned')
-              .whereIn('cohort_id', [...new Set(body.weeks.map((w) => w.cohortId))])
-              .select('cohort_id', 'key')
-          ).map((s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`),
-        );
-        const locked = new Set(
-          (await trx('year_week').where('locked', true).select('cohort_id', 'key')).map(
-            (s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`,
-          ),
-        );
-        // a step done or dropped since the plan was made is no longer asked for
-        const rows = body.weeks
-          .filter((w) => open.has(`${w.cohortId} ${w.key}`) && !locked.has(`${w.cohortId} ${w.key}`))
-          .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
-        await writeWeeks(trx, rows);
-        const touched = [...new Set(rows.map((r) => r.cohort_id))];
-        return touching(touched, 'the year was levelled', { kept: rows.length });
-      }),
+      write(app, { id: body.id, what: 'year weeks', body, person }, (w) => keepLevelled(w, body)),
   });
 
   route(app, {
@@ -135,17 +108,9 @@ export function yearRoutes(app: FastifyInstance): void {
     params: object({ id: id() }),
     body: personHours,
     handle: ({ params, body, person: by }) =>
-      write(app, { id: body.id, what: `hours ${params.id}`, body, person: by }, async ({ trx }) => {
-        const changed = await trx('person')
-          .where({ id: params.id, version: body.version })
-          .update({ hours: body.hours, skilled: body.skilled, version: body.version + 1 });
-        if (changed === 0) {
-          const now = await trx('person').where({ id: params.id }).first('version', 'hours', 'skilled');
-          if (!now) throw notFound('person');
-          throw conflict('This person was changed meanwhile.', now);
-        }
-        return answering({ ok: true });
-      }),
+      write(app, { id: body.id, what: `hours ${params.id}`, body, person: by }, (w) =>
+        giveHours(w, params.id, body),
+      ),
   });
 
   route(app, {

@@ -1,0 +1,270 @@
+import { workOn, type NewRecord } from '@gonimos/contract/records';
+import { addDays, daysBetween } from '@gonimos/core/calendar';
+import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
+import { compileCourse, type PlannedStep } from '@gonimos/core/course';
+import { operation, type Asks } from '@gonimos/core/operations';
+import { firstStep, programme } from '@gonimos/core/programmes';
+import { random, seedFrom, type Random } from '@gonimos/core/random';
+import type { SeasonBook } from '@gonimos/core/season';
+import { enterCohort } from '../cohorts/service.ts';
+import { readFacts } from '../facts/facts.ts';
+import { putOff, recordOnly, recordStep } from '../records/service.ts';
+import { addSeedFacts } from '../seed/facts.ts';
+import { addTray, markCells } from '../trays/service.ts';
+import { findTray, readTray } from '../trays/store.ts';
+import type { Writing } from '../write/types.ts';
+import { touching } from '../write/write.ts';
+import { COHORTS } from './cohorts.ts';
+import { cohortId, entered, lotId, named, OPENING_DAY, type Chapter, type DemoRequest } from './hand.ts';
+import { NURSERY_SCHOOLS, type DemoCohort } from './stage.ts';
+
+const CAUSES: Record<string, [season: string, outdoors: string]> = {
+  roots: ['root failure', 'drought'],
+  container: ['damping off', 'root failure'],
+  top: ['broken', 'broken'],
+  care: ['unknown', 'frost'],
+};
+const LEFT = [
+  'thick root on the east side left: take it next time',
+  'low buds on the north side, keep them lit',
+  'three stems doubled at the base, choose one',
+  'dry spot in the middle of the ball, open it up next time',
+];
+
+/** One cohort's years being lived through. */
+interface Life {
+  w: Writing;
+  id: string;
+  spec: DemoCohort;
+  rng: Random;
+}
+
+/** Turns a share of plants into a number, with luck. */
+function some(rng: Random, n: number, share: number): number {
+  let k = 0;
+  for (let i = 0; i < n; i++) if (rng.next() < share) k++;
+  return k;
+}
+
+const around = (rng: Random, value: number, cv: number, n: number): number[] =>
+  Array.from({ length: n }, () => Math.max(0.5, Math.round(value * (1 + cv * rng.normal()) * 10) / 10));
+
+const MOST_TURNS = 90;
+/** Aftercare that growers write down; the rest is done and forgotten. */
+const NOTED = new Set(['survival-look', 'wire-check', 'layer-check', 'root-check', 'shoot-choice']);
+const writtenDown = (s: PlannedStep) => s.chain === null || NOTED.has(s.operation);
+
+/** Share of the work whose window is still open on the opening day that has not been done. */
+const STILL_TO_DO = 0.75;
+
+interface Counts {
+  live: number;
+  pending: number;
+}
+
+/** What the growers found and wrote down at a step. */
+function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: number): NewRecord {
+  const { rng, spec } = h;
+  const op = operation(s.operation);
+  const losses: NewRecord['losses'] = [];
+  const lose = (kind: NewRecord['losses'][number]['kind'], count: number, cause: string) => {
+    if (count > 0) losses.push({ id: named(`${spec.code} ${s.key} ${kind}`), kind, count, cause });
+  };
+  let emerged: number | null = null;
+  if (op.asks.includes('emergence')) {
+    const eaten = some(rng, counts.pending, spec.luck.eaten ?? 0);
+    lose('lost_before_emergence', eaten, 'eaten');
+    emerged = some(rng, counts.pending - eaten, spec.luck.up);
+  } else if (op.asks.includes('rooted')) lose('lost', some(rng, counts.live, 1 - spec.luck.up), 'not rooted');
+  else if (s.operation === 'survival-look')
+    lose('lost', some(rng, counts.live, spec.luck.loss), CAUSES.roots[rng.next() < 0.7 ? 0 : 1]);
+  else if (op.asks.includes('culls')) lose('culled', some(rng, counts.live, 0.12), 'no low movement');
+  else if (rng.next() < 0.3)
+    lose('lost', some(rng, counts.live, spec.luck.loss / 2), CAUSES[s.lane][rng.next() < 0.5 ? 0 : 1]);
+  const left =
+    counts.live - losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? 0 : l.count), 0);
+  const done = emerged ?? left;
+  const asks = (what: Asks) => op.asks.includes(what);
+  const details: NewRecord['details'] = {
+    ...(emerged === null ? {} : { emergence: { emerged } }),
+    ...(asks('container') && s.container ? { potting: { container: s.container } } : {}),
+    ...(asks('sizes')
+      ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), heights: [] } }
+      : {}),
+  };
+  // growers are a little too sure of hard work
+  if (s.odds !== null) {
+    const sure = Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20);
+    details.survival = { sure, alive: null };
+  }
+  return workOn({
+    id: named(`${spec.code} ${s.key}`),
+    cohortId: h.id,
+    stepKey: s.key,
+    on,
+    done,
+    losses,
+    minutes: Math.round(op.minutes.value * Math.max(done, 1) * (0.8 + 0.5 * rng.next())),
+    nextTime: spec.careful && op.lane === 'roots' ? LEFT[Math.floor(rng.next() * LEFT.length)] : '',
+    details,
+  });
+}
+
+const nameOf = (spec: DemoCohort, tray: number) =>
+  named(`tray ${spec.code} ${String.fromCharCode(65 + tray)}`);
+
+/** Marks the cells of its trays: what came up, and what was eaten, by the luck of each tray. */
+async function markTrays(h: Life, on: string): Promise<void> {
+  const { up, eaten = 0 } = h.spec.luck;
+  for (let t = 0; t < h.spec.trays!; t++) {
+    const luck = 0.82 + 0.36 * h.rng.next();
+    const { rows, columns, cells } = await readTray(h.w.trx, await findTray(h.w.trx, nameOf(h.spec, t)));
+    const fate = cells.slice(0, rows * columns).map((state) => {
+      if (state !== 'sown') return null;
+      if (h.rng.next() < eaten * (2 - luck) ** 2) return 'eaten' as const;
+      return h.rng.next() < up * luck ? ('up' as const) : null;
+    });
+    for (const now of ['eaten', 'up'] as const)
+      await markCells(h.w, nameOf(h.spec, t), {
+        id: named(`${now} in tray ${t} of ${h.spec.code}`),
+        on,
+        cause: now === 'eaten' ? 'eaten' : null,
+        marks: fate.flatMap((f, cell) => (f === now ? [{ cell, was: 'sown' as const, now }] : [])),
+      });
+  }
+}
+
+/** Plants that leave their cells are marked as potted there. */
+async function emptyTrays(h: Life, on: string): Promise<void> {
+  for (let t = 0; t < h.spec.trays!; t++) {
+    const { cells } = await readTray(h.w.trx, await findTray(h.w.trx, nameOf(h.spec, t)));
+    const marks = cells.flatMap((state, cell) =>
+      state === 'up' ? [{ cell, was: 'up' as const, now: 'potted' as const }] : [],
+    );
+    await markCells(h.w, nameOf(h.spec, t), {
+      id: named(`tray ${t} of ${h.spec.code} potted`),
+      on,
+      cause: null,
+      marks,
+    });
+  }
+}
+
+/** Records the step as a grower's request would; the plan is made anew at the next turn. */
+async function keep(h: Life, s: PlannedStep, on: string, caliper: number): Promise<void> {
+  const op = operation(s.operation);
+  if (h.spec.trays && op.asks.includes('emergence')) await markTrays(h, on);
+  const counts = await h.w.trx('cohort').where({ id: h.id }).first('live', 'pending');
+  const told = written(h, s, on, counts, caliper);
+  if (h.spec.trays && op.asks.includes('emergence'))
+    // the cells have told it already
+    await recordStep(
+      h.w,
+      { ...told, losses: [], done: counts.live, details: { emergence: { emerged: 0 } } },
+      s,
+    );
+  else await recordStep(h.w, told, s);
+  if (h.spec.trays && op.asks.includes('container')) await emptyTrays(h, on);
+}
+
+/**
+ * Lives through a cohort's years: at each turn the core plans the course, the growers do the next step
+ * somewhere in its window, and what they found goes into the ledger; until the demo's first day.
+ */
+async function liveThrough(w: Writing, spec: DemoCohort, book: SeasonBook): Promise<void> {
+  const h: Life = { w, id: cohortId(spec.code), spec, rng: random(seedFrom(spec.code)) };
+  let now = (await w.trx('cohort').where({ id: h.id }).first('started_from')).started_from as string;
+  for (let turn = 0; turn < MOST_TURNS; turn++) {
+    const [facts] = await addSeedFacts(w.trx, await readFacts(w.trx, [h.id]));
+    facts.schools.nursery = NURSERY_SCHOOLS;
+    // what was seen later is not known yet
+    const known = { ...facts, vigour: facts.vigour.filter((v) => v.on <= now) };
+    const course = compileCourse(known, book, now);
+    const next = course.steps
+      .filter((s) => s.status === 'planned' && s.ready && s.opens && writtenDown(s))
+      .sort((a, b) => (a.closes! < b.closes! ? -1 : 1))[0];
+    // on the opening day there is work to be seen
+    const left = next && next.closes! >= OPENING_DAY && !spec.on?.[next.key] && h.rng.next() < STILL_TO_DO;
+    const width = next ? daysBetween(next.opens!, next.closes!) : 0;
+    const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : OPENING_DAY;
+    const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
+    if (!next || left || on >= OPENING_DAY || next.key === spec.missed?.key) return;
+    const season = book.seasonOf(Date.parse(on) / 86_400_000);
+    const ring = course.rings.filter((r) => r.season <= season).at(-1) ?? course.rings[0];
+    await keep(h, next, on, ring?.caliper ?? 4);
+    now = on;
+  }
+}
+
+const COLUMNS = 12;
+
+/** The trays a sowing lies in, filled as evenly as they go. */
+const traysOf = (spec: DemoCohort, on: string): DemoRequest[] =>
+  Array.from({ length: spec.trays ?? 0 }, (_, t) => {
+    const fill =
+      Math.floor((spec.count * (t + 1)) / spec.trays!) - Math.floor((spec.count * t) / spec.trays!);
+    const name = String.fromCharCode(65 + t);
+    const tray = { id: nameOf(spec, t), name, rows: Math.ceil(fill / COLUMNS), columns: COLUMNS, fill };
+    return { on, by: 'Bruno Tessary', act: (w) => addTray(w, cohortId(spec.code), tray) };
+  });
+
+/** A look at how they grow, and a step put off, as far as the growers told of any. */
+function toldOf(spec: DemoCohort): DemoRequest[] {
+  const { vigour, missed, code } = spec;
+  const id = cohortId(code);
+  const told: DemoRequest[] = [];
+  if (vigour) {
+    const look = workOn({
+      id: named(`look at ${code}`),
+      cohortId: id,
+      stepKey: null,
+      on: vigour.on,
+      note: 'Short growth, pale, little of it hardened.',
+      details: { looks: { vigour: vigour.value, lowGrowth: null, buds: null } },
+    });
+    told.push({ on: vigour.on, by: 'Bruno Tessary', act: (w) => recordOnly(w, look) });
+  }
+  if (missed) {
+    const off = {
+      id: named(`${code} put off`),
+      cohortId: id,
+      stepKey: missed.key,
+      until: missed.until,
+      reason: missed.reason,
+    };
+    told.push({ on: addDays(OPENING_DAY, -5), by: 'Bruno Tessary', act: (w) => putOff(w, off) });
+  }
+  return told;
+}
+
+/** The cohorts, entered when they began; their years are told on an evening before the demo opens. */
+export const lives: Chapter = (h) =>
+  COHORTS.flatMap((spec): DemoRequest[] => {
+    const cohort = entered(spec.place, {
+      code: spec.code,
+      taxonId: spec.taxonId,
+      programmeId: spec.programmeId,
+      container: firstStep(programme(spec.programmeId)).container ?? 'seed-flat',
+      started: spec.started,
+      count: spec.count,
+      goalCaliper: spec.goalCaliper,
+      note: spec.note,
+      parentId: spec.parent ? cohortId(spec.parent) : null,
+      lotId: spec.lot ? lotId(spec.lot) : null,
+      origin: spec.origin ?? null,
+    });
+    const on = readUncertainDate(spec.started, 'north')!.from;
+    return [
+      { on, by: 'Ines Tessary', act: (w) => enterCohort(w, cohort) },
+      ...traysOf(spec, on),
+      ...toldOf(spec),
+      {
+        on: addDays(OPENING_DAY, -6),
+        by: 'Bruno Tessary',
+        act: async (w) => {
+          await liveThrough(w, spec, h.bookOf(spec.place));
+          return touching([cohort.id], 'its years were told', null);
+        },
+      },
+    ];
+  });
