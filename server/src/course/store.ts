@@ -1,7 +1,6 @@
-import { hash } from 'node:crypto';
+import { createHash, hash } from 'node:crypto';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
-import type { Course, Moved, PlannedStep } from '@gonimos/core/course';
-import { groupBy } from '@gonimos/core/group';
+import { onlyDrifted, type Course, type Drifting, type Moved, type PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 
@@ -34,13 +33,23 @@ const COLUMNS = {
 };
 
 /** A step of a plan as far as the next plan has to know it; the digest stands for the rest. */
-export type KeptStep = Pick<
-  PlannedStep,
-  'key' | 'title' | 'status' | 'chain' | 'opens' | 'closes' | 'target' | 'container'
-> & { digest: string };
+export type KeptStep = Drifting & { digest: string };
 
-const { key, title, status, chain, opens, closes, target, container } = COLUMNS;
-const KEPT = { key, title, status, chain, opens, closes, target, container, digest: 's.digest' };
+/** Columns of a kept step, in the order in which they are read. */
+const KEPT = [
+  'key',
+  'title',
+  'status',
+  'chain',
+  'container',
+  'ready',
+  'minutes',
+  'opens',
+  'closes',
+  'target',
+  'waits',
+  'digest',
+] as const satisfies readonly (keyof KeptStep)[];
 
 /** Digests of whole plans as they are kept, by cohort. */
 export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map<string, string>> {
@@ -50,31 +59,66 @@ export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map
   return new Map(rows.map((r) => [r.id, r.digest]));
 }
 
-/** A course as it is kept: every step as text, written once, and a digest of all it says on a day. */
+/** A course put into words for keeping: what is new in it, and a digest of all it says; '' where that was not asked. */
 export interface Written {
   course: Course;
-  texts: readonly string[];
+  news: readonly StepNews[];
   digest: string;
 }
 
-/** Puts a course into words for keeping; the rings that are shown go with the year. */
-export function written(course: Course, today: string): Written {
-  const { steps, ...rest } = course;
-  const texts = steps.map((s) => JSON.stringify(s));
-  const all = `${today.slice(0, 4)} ${JSON.stringify(rest)} ${texts.join(' ')}`;
-  return { course, texts, digest: hash('sha1', all, 'base64url') };
-}
-
-/** The plan last compiled for each of these cohorts. */
-export async function readPlans(sql: Sql, ids: string[]): Promise<Map<string, KeptStep[]>> {
-  const rows: (KeptStep & { cohortId: string })[] = await sql('course_step as s')
-    .whereIn('s.cohort_id', ids)
-    .orderBy('s.seq')
-    .select({ ...KEPT, cohortId: 's.cohort_id' });
-  return groupBy(rows, (r) => r.cohortId);
+/** A step that says something else than is kept of it. */
+interface StepNews {
+  step: PlannedStep;
+  seq: number;
+  digest: string;
 }
 
 const digestOf = (text: string, seq: number): string => hash('sha1', `${seq} ${text}`, 'base64url');
+
+/** Puts a course into words, and whether they are those that are kept; the rings that are shown go with the year. */
+export function inWords(course: Course, today: string): { texts: readonly string[]; digest: string } {
+  const { steps, ...rest } = course;
+  const texts = steps.map((s) => JSON.stringify(s));
+  const all = createHash('sha1').update(`${today.slice(0, 4)} ${JSON.stringify(rest)}`);
+  for (const text of texts) all.update(text);
+  return { texts, digest: all.digest('base64url') };
+}
+
+/** Steps whose words are not those that are kept. */
+export function newsIn(course: Course, texts: readonly string[], kept: readonly KeptStep[]): StepNews[] {
+  const before = new Map(kept.map((s) => [s.key, s.digest]));
+  return course.steps.flatMap((step, seq) => {
+    const digest = digestOf(texts[seq], seq);
+    return before.get(step.key) === digest ? [] : [{ step, seq, digest }];
+  });
+}
+
+/**
+ * As `newsIn`, where nothing but the day and its weather has changed: what lies far ahead and has drifted by a day
+ * is not even put into words.
+ */
+export function newsBesidesDrift(course: Course, kept: readonly KeptStep[], today: string): StepNews[] {
+  const before = new Map(kept.map((s) => [s.key, s]));
+  return course.steps.flatMap((step, seq) => {
+    const was = before.get(step.key);
+    if (was && onlyDrifted(was, step, today)) return [];
+    const digest = digestOf(JSON.stringify(step), seq);
+    return was?.digest === digest ? [] : [{ step, seq, digest }];
+  });
+}
+
+/** The plan last compiled for each of these cohorts. */
+export async function readPlans(sql: Sql, ids: readonly string[]): Promise<Map<string, KeptStep[]>> {
+  // one row a cohort: hundreds of thousands of small rows cost more than they say
+  const { rows } = await sql.raw<{ rows: { id: string; steps: unknown[][] }[] }>(
+    `SELECT cohort_id AS id, json_agg(json_build_array(${KEPT.join(', ')}) ORDER BY seq) AS steps
+     FROM course_step WHERE cohort_id = ANY(?::uuid[]) GROUP BY cohort_id`,
+    [[...ids]],
+  );
+  const named = (values: unknown[]) =>
+    Object.fromEntries(KEPT.map((k, i) => [k, values[i]])) as unknown as KeptStep;
+  return new Map(rows.map((r) => [r.id, r.steps.map(named)]));
+}
 
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
@@ -141,46 +185,38 @@ async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
 
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
-  const rows = plans.flatMap(({ cohortId, kept, course, texts }) => {
-    const before = new Map(kept.map((s) => [s.key, s.digest]));
-    return course.steps.flatMap((s, seq) => {
-      const digest = digestOf(texts[seq], seq);
-      return before.get(s.key) === digest
-        ? []
-        : [
-            {
-              cohort_id: cohortId,
-              key: s.key,
-              seq,
-              operation: s.operation,
-              title: s.title,
-              lane: s.lane,
-              status: s.status,
-              opens: s.opens,
-              closes: s.closes,
-              opens_early: s.opensEarly,
-              opens_late: s.opensLate,
-              target: s.target,
-              done_on: s.doneOn,
-              container: s.container,
-              root_cut: s.rootCut,
-              top_cut: s.topCut,
-              ready: s.ready,
-              minutes: s.minutes,
-              reasons: s.reasons,
-              refusal: s.refusal,
-              span: s.span,
-              materials: s.materials,
-              chain: s.chain,
-              odds: s.odds,
-              waits: s.waits,
-              offers: s.offers,
-              moved: s.moved,
-              digest,
-            },
-          ];
-    });
-  });
+  const rows = plans.flatMap(({ cohortId, news }) =>
+    news.map(({ step: s, seq, digest }) => ({
+      cohort_id: cohortId,
+      key: s.key,
+      seq,
+      operation: s.operation,
+      title: s.title,
+      lane: s.lane,
+      status: s.status,
+      opens: s.opens,
+      closes: s.closes,
+      opens_early: s.opensEarly,
+      opens_late: s.opensLate,
+      target: s.target,
+      done_on: s.doneOn,
+      container: s.container,
+      root_cut: s.rootCut,
+      top_cut: s.topCut,
+      ready: s.ready,
+      minutes: s.minutes,
+      reasons: s.reasons,
+      refusal: s.refusal,
+      span: s.span,
+      materials: s.materials,
+      chain: s.chain,
+      odds: s.odds,
+      waits: s.waits,
+      offers: s.offers,
+      moved: s.moved,
+      digest,
+    })),
+  );
   await dropGone(sql, plans);
   if (plans.length === 0) return;
   await sql.raw(

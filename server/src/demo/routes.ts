@@ -24,7 +24,7 @@ export function demoRoutes(app: FastifyInstance): void {
         await extendWeather(trx, nursery, today);
         await setDemoToday(trx, today);
         const now = shown(await readNursery(trx), person);
-        return touching('all', `the calendar went on to ${today}`, now);
+        return touching('new day', `the calendar went on to ${today}`, now);
       }),
   });
 }

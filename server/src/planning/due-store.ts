@@ -4,13 +4,17 @@ import type { Sql, Trx } from '../db/index.ts';
 /** Cohorts whose courses are planned. */
 export const living = (sql: Sql) => sql('cohort').where('growing', true).orderBy('id');
 
-/** Notes that courses have to be planned again; what is noted is worked off even after a crash. */
-export async function noteDue(trx: Trx, ids: readonly string[], cause: string): Promise<void> {
+/**
+ * Notes that courses have to be planned again; what is noted is worked off even after a crash. `drift`: nothing
+ * but the day and its weather has changed.
+ */
+export async function noteDue(trx: Trx, ids: readonly string[], cause: string, drift = false): Promise<void> {
   if (ids.length === 0) return;
   await trx.raw(
-    `INSERT INTO plan_due (cohort_id, cause) SELECT unnest(?::uuid[]), ?
-     ON CONFLICT (cohort_id) DO UPDATE SET cause = excluded.cause, since = now()`,
-    [[...ids], cause],
+    `INSERT INTO plan_due (cohort_id, cause, drift) SELECT unnest(?::uuid[]), ?, ?
+     ON CONFLICT (cohort_id) DO UPDATE
+       SET cause = excluded.cause, since = now(), drift = plan_due.drift AND excluded.drift`,
+    [[...ids], cause, drift],
   );
   await trx('nursery').update({
     planning_of: trx('plan_due').count('*'),

@@ -1,3 +1,4 @@
+import { groupBy } from '@gonimos/core/group';
 import { lockCohorts } from '../write/lock.ts';
 import type { Db, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
@@ -12,7 +13,7 @@ const INSIDE = 60;
 const CHUNK = 50;
 
 function coursesOf(trx: Trx, touched: Touched): Promise<string[]> {
-  if (touched === 'all') return living(trx).pluck('id');
+  if (touched === 'all' || touched === 'new day') return living(trx).pluck('id');
   if ('placeId' in touched) return living(trx).where('place_id', touched.placeId).pluck('id');
   return Promise.resolve([...new Set(touched)]);
 }
@@ -25,27 +26,37 @@ export const plannerFrom =
   (open: House['planning']): Planner =>
   async (trx, touched, cause) => {
     const ids = await coursesOf(trx, touched);
-    if (touched === 'all') await setPlannedOn(trx, todayAt(await readNursery(trx)));
+    const drift = touched === 'new day' && (await dayComes(trx)).drift;
+    if (touched === 'all') await dayComes(trx);
     if (ids.length > INSIDE) {
-      await noteDue(trx, ids, cause);
+      await noteDue(trx, ids, cause, drift);
       return new Map();
     }
     if (ids.length === 0) return new Map();
     await lockCohorts(trx, ids);
     const planning = await open(trx);
-    const { moved, plans } = await replan(trx, ids, cause, planning);
+    const { moved, plans } = await replan(trx, ids, cause, planning, drift);
     await replanCrowded(trx, plans, planning.today, open);
     return moved;
   };
 
+/**
+ * Keeps for which day courses are planned. `drift`: within a year, a day brings nothing but its weather; with the
+ * year the rings change that are shown.
+ */
+async function dayComes(trx: Trx): Promise<{ isNew: boolean; drift: boolean }> {
+  const nursery = await readNursery(trx);
+  const today = todayAt(nursery);
+  await setPlannedOn(trx, today);
+  const { plannedOn } = nursery;
+  return { isNew: plannedOn !== today, drift: plannedOn?.slice(0, 4) === today.slice(0, 4) };
+}
+
 /** Notes every course as due when the day has changed since the last time. */
 export async function noteNewDay(db: Db): Promise<void> {
   await db.transaction(async (trx) => {
-    const nursery = await readNursery(trx);
-    const today = todayAt(nursery);
-    if (nursery.plannedOn === today) return;
-    await noteDue(trx, await living(trx).pluck('id'), 'a new day');
-    await setPlannedOn(trx, today);
+    const { isNew, drift } = await dayComes(trx);
+    if (isNew) await noteDue(trx, await living(trx).pluck('id'), 'a new day', drift);
   });
 }
 
@@ -53,6 +64,13 @@ export async function noteNewDay(db: Db): Promise<void> {
 export interface Kept {
   since: string;
   planning: Planning;
+}
+
+interface Due {
+  id: string;
+  cause: string;
+  drift: boolean;
+  since: string;
 }
 
 /** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
@@ -67,17 +85,17 @@ export async function workOffSome(
     // a plan can be made again, and what is due stays due with it: nothing waits for the disk
     await trx.raw('SET LOCAL synchronous_commit = off');
     // those that somebody is writing to are left for the next turn
-    const { rows } = await trx.raw<{ rows: { id: string; cause: string; since: string }[] }>(
-      `SELECT c.id, d.cause, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
+    const { rows } = await trx.raw<{ rows: Due[] }>(
+      `SELECT c.id, d.cause, d.drift, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
        ORDER BY c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
       [most],
     );
     if (rows.length === 0) return null;
     const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));
     const planning = kept && since <= kept.since ? kept.planning : await open(trx);
-    for (const cause of new Set(rows.map((r) => r.cause))) {
-      const ids = rows.filter((r) => r.cause === cause).map((r) => r.id);
-      await replan(trx, ids, cause, planning);
+    for (const alike of groupBy(rows, (r) => `${r.drift} ${r.cause}`).values()) {
+      const ids = alike.map((r) => r.id);
+      await replan(trx, ids, alike[0].cause, planning, alike[0].drift);
     }
     // what became due again meanwhile stays due
     await trx.raw(

@@ -7,7 +7,16 @@ import { readFacts, type CohortFacts } from '../facts/facts.ts';
 import type { Planning } from '../facts/source.ts';
 import { completeFacts } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
-import { readDigests, readPlans, writeChanges, writePlans, written, type Plan } from '../course/store.ts';
+import {
+  inWords,
+  newsBesidesDrift,
+  newsIn,
+  readDigests,
+  readPlans,
+  writeChanges,
+  writePlans,
+  type Plan,
+} from '../course/store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
 export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {
@@ -55,45 +64,91 @@ async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>)
   await trx('cohort').whereIn('id', sound).whereNotNull('plan_fault').update({ plan_fault: null });
 }
 
-/** Courses that say something else than the plan that is kept, beside what that said. */
-async function newPlans(
-  trx: Trx,
-  ids: string[],
+/** The course of a cohort as far as it says something else than the plan that is kept; null where it does not. */
+type Compare = (cohortId: string, course: Course) => Omit<Plan, 'cohortId' | 'kept' | 'course'> | null;
+
+/** Compiles courses one after another, and keeps in hand only those that say something new. */
+function compiledNews(
+  facts: readonly CohortFacts[],
   planning: Planning,
   faults: Map<string, string>,
-): Promise<Plan[]> {
-  const digests = await readDigests(trx, ids);
-  const plans: Omit<Plan, 'kept'>[] = [];
-  for (const f of await soundFacts(trx, ids, planning, faults)) {
+  compare: Compare,
+): Omit<Plan, 'kept'>[] {
+  return facts.flatMap((f) => {
     const made = compiled(f, planning);
     if ('fault' in made) {
       faults.set(f.id, made.fault);
-      continue;
+      return [];
     }
-    const told = written(made.course, planning.today);
-    if (told.digest !== digests.get(f.id)) plans.push({ cohortId: f.id, ...told });
-  }
+    const told = compare(f.id, made.course);
+    return told ? [{ cohortId: f.id, course: made.course, ...told }] : [];
+  });
+}
+
+/** Courses that say anything else than what is kept of them. */
+async function newPlans(
+  trx: Trx,
+  facts: readonly CohortFacts[],
+  planning: Planning,
+  faults: Map<string, string>,
+): Promise<Plan[]> {
+  const digests = await readDigests(
+    trx,
+    facts.map((f) => f.id),
+  );
+  const texts = new Map<string, readonly string[]>();
+  const plans = compiledNews(facts, planning, faults, (id, course) => {
+    const words = inWords(course, planning.today);
+    if (words.digest === digests.get(id)) return null;
+    texts.set(id, words.texts);
+    return { news: [], digest: words.digest };
+  });
   const before = await readPlans(
     trx,
     plans.map((p) => p.cohortId),
   );
-  return plans.map((p) => ({ ...p, kept: before.get(p.cohortId) ?? [] }));
+  return plans.map((p) => {
+    const kept = before.get(p.cohortId) ?? [];
+    return { ...p, kept, news: newsIn(p.course, texts.get(p.cohortId)!, kept) };
+  });
+}
+
+/** Courses in which more has changed than a day's drift of what lies far ahead. */
+async function driftedPlans(
+  trx: Trx,
+  facts: readonly CohortFacts[],
+  planning: Planning,
+  faults: Map<string, string>,
+): Promise<Plan[]> {
+  const before = await readPlans(
+    trx,
+    facts.map((f) => f.id),
+  );
+  const keptOf = (id: string) => before.get(id) ?? [];
+  const plans = compiledNews(facts, planning, faults, (id, course) => {
+    const news = newsBesidesDrift(course, keptOf(id), planning.today);
+    const gone = keptOf(id).length > course.steps.length;
+    return news.length > 0 || gone ? { news, digest: '' } : null;
+  });
+  return plans.map((p) => ({ ...p, kept: keptOf(p.cohortId) }));
 }
 
 /**
  * Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. The caller has taken
- * the cohorts for its transaction.
+ * the cohorts for its transaction. `drift`: nothing but the day and its weather has changed.
  */
 export async function replan(
   trx: Trx,
   ids: string[],
   cause: string,
   planning: Planning,
+  drift = false,
 ): Promise<{ moved: Map<string, Moved[]>; plans: Plan[] }> {
   const faults = new Map<string, string>();
-  const plans = await newPlans(trx, ids, planning, faults);
+  const facts = await soundFacts(trx, ids, planning, faults);
+  const plans = await (drift ? driftedPlans : newPlans)(trx, facts, planning, faults);
   const moved = new Map(
-    plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course) : []]),
+    plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course, planning.today) : []]),
   );
   await writePlans(trx, plans, planning.today);
   await writeFaults(trx, ids, faults);

@@ -8,8 +8,8 @@ import type { Operation } from '@gonimos/core/operations';
 import type { Db, Sql, Trx } from '../db/index.ts';
 import type { Planning } from '../facts/source.ts';
 
-/** Courses that a write bears on: these, those at a place, or all. */
-export type Touched = readonly string[] | { placeId: string } | 'all';
+/** Courses that a write bears on: these, those at a place, all; or all, by nothing but the day and its weather. */
+export type Touched = readonly string[] | { placeId: string } | 'all' | 'new day';
 
 /** What moved when courses were planned again, by cohort; empty for those that are planned after the write. */
 export type Planned = ReadonlyMap<string, Moved[]>;

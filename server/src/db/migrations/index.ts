@@ -10,6 +10,7 @@ import * as anyOrder from './009-any-order.ts';
 import * as details from './010-details.ts';
 import * as planDigest from './011-plan-digest.ts';
 import * as ownLibrary from './012-own-library.ts';
+import * as drift from './013-drift.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   { name: '010-details', ...details },
   { name: '011-plan-digest', ...planDigest },
   { name: '012-own-library', ...ownLibrary },
+  { name: '013-drift', ...drift },
 ];
