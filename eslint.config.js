@@ -11,17 +11,13 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/only-throw-error': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
-      // rows come from the database through Knex, whose types for raw columns are any
-      '@typescript-eslint/no-unsafe-assignment': 'off',
-      '@typescript-eslint/no-unsafe-member-access': 'off',
-      '@typescript-eslint/no-unsafe-argument': 'off',
-      '@typescript-eslint/no-unsafe-return': 'off',
-      '@typescript-eslint/no-unsafe-call': 'off',
       '@typescript-eslint/require-await': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'max-lines': ['error', { max: 350, skipBlankLines: true }],
     },
   },
+  // a list of every table is as long as there are columns
+  { files: ['server/src/db/tables.ts'], rules: { 'max-lines': 'off' } },
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
@@ -33,8 +29,14 @@ export default ts.config(
     },
   },
   {
-    files: ['**/*.test.ts'],
+    // tests read what they get as it comes
+    files: ['**/test/**/*.ts', '**/bench/**/*.ts', 'e2e/**/*.ts'],
     rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
       '@typescript-eslint/no-unused-expressions': 'off',
       '@typescript-eslint/no-misused-promises': 'off',
     },

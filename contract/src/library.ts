@@ -1,7 +1,18 @@
 import { MARKERS } from '@gonimos/core/season';
 import type { CourseChange } from '@gonimos/core/course';
 import { METHODS, type Programme } from '@gonimos/core/programmes';
-import { array, boolean, lazy, mixed, number, object, string, tuple, type InferType } from 'yup';
+import {
+  array,
+  boolean,
+  lazy,
+  mixed,
+  number,
+  object,
+  string,
+  tuple,
+  type AnySchema,
+  type InferType,
+} from 'yup';
 import { body, id, measure, noneOf, text } from './fields.ts';
 import { choices } from './schools.ts';
 
@@ -17,13 +28,19 @@ const edge = () =>
   ]).required('is missing');
 const daysLong = () => measure(0, 1500, 'days').required('is missing');
 
+/** A schema that hangs on what is sent. */
+function byValue(choose: (v: unknown) => AnySchema): AnySchema {
+  const schema: unknown = lazy(choose);
+  return schema as AnySchema;
+}
+
 /** The days in which a step may be done, by kind; a kind the core does not know is refused. */
 const WINDOWS = {
   season: () => ({ opens: edge(), closes: edge(), outdoors: boolean(), atLeast: measure(1, 365, 'days') }),
   lag: () => ({ opens: daysLong(), closes: daysLong() }),
   growth: () => ({ opens: measure(0, 15, 'seasons').required('is missing'), days: daysLong() }),
   warmth: () => ({
-    degreeDays: lazy((v) =>
+    degreeDays: byValue((v) =>
       typeof v === 'string'
         ? string().oneOf(['emergence', 'layer', 'layer again'], 'is no sum of warmth')
         : measure(1, 10_000, '°C·d').required('is missing'),
@@ -48,7 +65,7 @@ type WindowKind = keyof typeof WINDOWS;
 const WINDOW_KINDS = Object.keys(WINDOWS) as WindowKind[];
 
 export const windowSpec = () =>
-  lazy((v: unknown) => {
+  byValue((v) => {
     if (v === undefined) return mixed().notRequired();
     const kind = string().oneOf(WINDOW_KINDS, noneOf(WINDOW_KINDS)).required('is missing');
     const named = typeof v === 'object' && v !== null && 'kind' in v ? v.kind : undefined;
@@ -69,7 +86,7 @@ const step = () =>
         days: measure(0, 1500, 'days'),
         seasons: measure(0, 15, 'seasons'),
         // the library’s own layers wait for a second filling of their kind
-        warmth: lazy((v) =>
+        warmth: byValue((v) =>
           v === 'layer again'
             ? string().oneOf(['layer again'])
             : object({ sum: measure(0, 10_000, ''), base: measure(-5, 20, '°C') }).default(undefined),

@@ -16,10 +16,9 @@ export const row = (what: string, value: string, bound: string, ok: boolean) =>
 
 /** Fills up to so many cohorts, each with a ledger of its own; none of them planned yet. */
 async function fill(db: Db): Promise<void> {
-  const model = await db('cohort').where({ code: 'FM-30' }).first();
+  const model = (await db('cohort').where({ code: 'FM-30' }).first())!;
   const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = model;
-  for (const json of ['schools', 'step_maps']) kept[json] = JSON.stringify(kept[json]);
-  const have = Number((await db('cohort').count('* as n').first())!.n);
+  const have = Number((await db('cohort').count({ n: '*' }).first())!.n);
   const ids: string[] = [];
   for (let from = have; from < COHORTS; from += 500) {
     const rows = Array.from({ length: Math.min(500, COHORTS - from) }, (_, i) => {
@@ -30,8 +29,10 @@ async function fill(db: Db): Promise<void> {
         id,
         code: `B-${from + i}`,
         programme: JSON.stringify(kept.programme),
+        schools: JSON.stringify(kept.schools),
+        stepMaps: JSON.stringify(kept.stepMaps),
         rings: JSON.stringify(kept.rings),
-        stands_at: STANDS_AT[(from + i) % STANDS_AT.length],
+        standsAt: STANDS_AT[(from + i) % STANDS_AT.length],
       };
     });
     await db('cohort').insert(rows);

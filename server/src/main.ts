@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { fileURLToPath } from 'node:url';
 import { keepPlanned } from './worker.ts';
+import { sure } from './db/sure.ts';
 import { migrate, openDatabase, type Db } from './db/index.ts';
 import { houseOf } from './house.ts';
 import { loadDemo } from './demo/nursery.ts';
@@ -13,7 +14,7 @@ async function sessionSecret(db: Db): Promise<string> {
     .insert({ key: 'session-secret', value: randomBytes(48).toString('base64url') })
     .onConflict('key')
     .ignore();
-  return (await db('setting').where({ key: 'session-secret' }).first('value')).value;
+  return (await sure(db('setting').where({ key: 'session-secret' }).first('value'))).value;
 }
 
 const env = process.env;

@@ -21,7 +21,7 @@ export function keepPlanned(house: House, url: string, log: FastifyBaseLogger): 
   let crew: Crew | null = null;
   let turn: Promise<void> = Promise.resolve();
   const plan = async () => {
-    const due = await db('plan_due').count('* as n').first();
+    const due = await db('plan_due').count({ n: '*' }).first();
     if (Number(due?.n ?? 0) < MANY) return workOff(house, () => ended);
     crew ??= openCrew(url);
     return crew.workOff(() => ended);

@@ -142,9 +142,9 @@ describe('a database of the release before', () => {
       await db.transaction(async (trx) => {
         // the week alone is under test, not the cohort it belongs to
         await trx.raw(`SET LOCAL session_replication_role = replica`);
-        await trx('year_week').insert([
-          { cohort_id: id(), key: 'whole', week: '2037-03-09', split: false },
-          { cohort_id: id(), key: 'parted', week: '2037-03-09', split: true },
+        await trx<Record<string, unknown>>('year_week').insert([
+          { cohortId: id(), key: 'whole', week: '2037-03-09', split: false },
+          { cohortId: id(), key: 'parted', week: '2037-03-09', split: true },
         ]);
       });
       await migrate(made.url);

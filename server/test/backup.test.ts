@@ -90,7 +90,7 @@ describe('copies of the database', () => {
     const owner = await on.visitor('owner');
     const told = () => owner.get<LastBackup>('/backup');
     expect(await told()).to.deep.equal({ at: null, old: false });
-    await on.db('nursery').update({ demo_today: null });
+    await on.db('nursery').update({ demoToday: null });
     expect(await told()).to.deep.equal({ at: null, old: true });
     const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
     for (const [days, old] of [

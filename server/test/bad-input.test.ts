@@ -89,14 +89,14 @@ describe('bad input', () => {
     b = await bench();
     grower = await b.visitor('grower');
     good = await seedCohort(grower);
-    real = (await b.db('cohort').where({ code: 'HB-36' }).first('id')).id;
+    real = (await b.db('cohort').where({ code: 'HB-36' }).first('id'))!.id;
   });
   after(() => b.close());
 
   const contents = async () =>
     Promise.all(
       ['cohort', 'ledger_entry', 'record', 'place', 'write_receipt', 'plan_change', 'plant', 'person'].map(
-        async (t) => `${t} ${(await b.db(t).count('* as n').first())!.n}`,
+        async (t) => `${t} ${(await b.db(t).count({ n: '*' }).first())!.n}`,
       ),
     );
 

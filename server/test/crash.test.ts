@@ -172,7 +172,7 @@ async function holds(db: Db, cohorts: string[], acknowledged: Set<string>): Prom
   ).to.deep.equal([]);
   let gone = 0;
   for (const cohort of cohorts) {
-    const { live } = await db('cohort').where({ id: cohort }).first('live');
+    const { live } = (await db('cohort').where({ id: cohort }).first('live'))!;
     expect(fold(await readEntries(db, cohort)).live).to.equal(live);
     gone += 500 - live;
   }

@@ -125,7 +125,7 @@ describe('a nursery of one’s own', () => {
     );
     expect(Object.keys(spec.paths).length).to.be.at.least(28);
     expect(JSON.stringify(spec.paths['/api/records'].post!.requestBody)).to.include('cohortId');
-    const { password_hash: hash } = await b.db('person').first('password_hash');
+    const { passwordHash: hash } = (await b.db('person').first('passwordHash'))!;
     expect(hash).to.match(/^\$argon2id\$/);
   });
 });

@@ -126,7 +126,7 @@ describe('behind a proxy that ends HTTPS', () => {
     expect(await refused(demo.url, {})).to.include('holds the demo nursery');
     // a nursery of one's own, opened by `npm start`, lets nobody in without a password
     const db = openDatabase(demo.url, 1);
-    await db('nursery').update({ demo_today: null });
+    await db('nursery').update({ demoToday: null });
     const port = await freePort();
     const server = await serve(demo.url, port);
     const visitor = await new Browser(port, false).arrive();

@@ -41,12 +41,12 @@ describe('ledger in the database', () => {
   });
 
   it('property: whatever is tried, database and core agree on what is refused and on every count', async () => {
-    const place = (await b.db('place').first('id')).id as string;
-    const template = await b.db('cohort').first();
+    const place = (await b.db('place').first('id'))!.id;
+    const template = (await b.db('cohort').first())!;
     const blank = async (unit: string) => {
       const own = id();
       const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = template;
-      const row = { ...kept, id: own, code: own.slice(0, 12), place_id: place, method: unit };
+      const row = { ...kept, id: own, code: own.slice(0, 12), placeId: place, method: unit };
       await b.db('cohort').insert({ ...row, programme: JSON.stringify(kept.programme) });
       return own;
     };
@@ -87,14 +87,14 @@ describe('ledger in the database', () => {
               }
               const rows = entries.map((e) => ({
                 id: e.id,
-                cohort_id: e.cohortId,
+                cohortId: e.cohortId,
                 type: e.type,
-                on_date: e.on,
-                to_date: e.on,
+                onDate: e.on,
+                toDate: e.on,
                 count: e.count,
                 unit: e.unit ?? null,
                 reverses: e.reverses ?? null,
-                transfer_id: e.transferId ?? null,
+                transferId: e.transferId ?? null,
               }));
               const databaseSays = await trx
                 .transaction((inner) => inner('ledger_entry').insert(rows))
@@ -137,7 +137,7 @@ describe('ledger in the database', () => {
               } else await tryAll([entry(one, s.type, s.count, on)]);
             }
             for (const c of [one, two]) {
-              const stored = await trx('cohort').where({ id: c }).first('live', 'pending', 'emerged');
+              const stored = (await trx('cohort').where({ id: c }).first('live', 'pending', 'emerged'))!;
               const { live, pending, emerged } = fold(mine.filter((e) => e.cohortId === c));
               expect(stored).to.deep.equal({ live, pending, emerged });
               expect(stored.live).to.be.at.least(0);
@@ -154,17 +154,17 @@ describe('ledger in the database', () => {
   }).timeout(240_000);
 
   it('refuses half a split at commit', async () => {
-    const c = await b.db('cohort').where('live', '>', 5).first('id');
+    const c = (await b.db('cohort').where('live', '>', 5).first('id'))!;
     const error = await b
       .db('ledger_entry')
       .insert({
         id: id(),
-        cohort_id: c.id,
+        cohortId: c.id,
         type: 'split_out',
-        on_date: '2037-03-09',
-        to_date: '2037-03-09',
+        onDate: '2037-03-09',
+        toDate: '2037-03-09',
         count: 1,
-        transfer_id: id(),
+        transferId: id(),
       })
       .then(
         () => null,
@@ -189,8 +189,8 @@ describe('ledger in the database', () => {
   });
 
   it('splits and promotes through the interface without losing a plant', async () => {
-    const from = await b.db('cohort').where({ code: 'HB-36' }).first('id', 'live', 'place_id');
-    const part = { id: id(), newId: id(), newCode: 'HB-36B', placeId: from.place_id, count: 10 };
+    const from = (await b.db('cohort').where({ code: 'HB-36' }).first('id', 'live', 'placeId'))!;
+    const part = { id: id(), newId: id(), newCode: 'HB-36B', placeId: from.placeId, count: 10 };
     const one = { newId: id(), newCode: 'HB-36-01' };
     expect((await grower.post(`/cohorts/${from.id}/split`, part)).statusCode).to.equal(200);
     expect(
@@ -212,7 +212,7 @@ describe('ledger in the database', () => {
       c.steps.map((s) => s.status),
       'the part keeps the history of the whole',
     ).to.deep.equal(a.steps.map((s) => s.status));
-    const out = await b.db('ledger_entry').where({ transfer_id: part.id, type: 'split_out' }).first('id');
+    const out = (await b.db('ledger_entry').where({ transferId: part.id, type: 'split_out' }).first('id'))!;
     expect((await grower.post(`/ledger/${out.id}/reverse`, { id: id() })).statusCode).to.equal(200);
     expect((await grower.get<{ live: number }>(`/cohorts/${part.newId}`)).live).to.equal(0);
   });

@@ -28,13 +28,13 @@ describe('input that is odd rather than malformed', () => {
   });
 
   it('what the season asks for keeps the season’s days; one step stands once in a list', async () => {
-    const s = await b.db('course_step').whereLike('key', 'shelter-%').where('status', 'planned').first();
-    const what = { cohortId: s.cohort_id, stepKey: s.key };
+    const s = (await b.db('course_step').whereLike('key', 'shelter-%').where('status', 'planned').first())!;
+    const what = { cohortId: s.cohortId, stepKey: s.key };
     const said = 'asked for by the season';
     await refusal(v.post('/calc/move', { ...what, to: '2037-11-01' }), said);
     await refusal(v.post('/moves', { id: id(), ...what, to: '2037-11-01', reason: 'x' }), said);
     await refusal(v.post('/put-offs', { id: id(), ...what, until: '2037-11-20', reason: 'x' }), said);
-    await refusal(v.put('/year/step', { cohortId: s.cohort_id, key: s.key, week: '2037-11-02' }), said);
+    await refusal(v.put('/year/step', { cohortId: s.cohortId, key: s.key, week: '2037-11-02' }), said);
     const c = await w.ready();
     const line = { cohortId: c.id, key: 'correct', week: '2037-03-16', later: 0 };
     await refusal(v.post('/year/weeks', { id: id(), weeks: [line, line] }), 'weeks[1].key');

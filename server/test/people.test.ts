@@ -38,7 +38,7 @@ describe('people, passwords and sessions', () => {
       expect([401, 409], both.map((r) => r.body).join()).to.include(lost);
       const left: { id: string; version: number }[] = await b
         .db('person')
-        .where({ role: 'owner', disabled_at: null })
+        .where({ role: 'owner', disabledAt: null })
         .select('id', 'version');
       expect(left).to.have.length(1);
       owner = await new Visitor(b.app).enter('owner');
@@ -98,7 +98,7 @@ describe('people, passwords and sessions', () => {
   });
 
   it('sessions: ids hashed, none for who only looks, listed, ended, over when idle, swept', async () => {
-    const count = async () => Number((await b.db('session').count('* as n').first())!.n);
+    const count = async () => Number((await b.db('session').count({ n: '*' }).first())!.n);
     const before = await count();
     const looker = await b.visitor();
     await looker.get('/session');
@@ -107,12 +107,12 @@ describe('people, passwords and sessions', () => {
     const v = new Visitor(b.app);
     await v.signIn('Selma', OWN);
     const sid = decodeURIComponent(v.cookies.get('gonimos')!).split('.')[0];
-    const row = await b
+    const row = (await b
       .db('session')
       .where({ hash: hashOf(sid) })
-      .first();
+      .first())!;
     expect(JSON.stringify(await b.db('session').select())).not.to.include(sid);
-    expect(row.seen_at).to.be.instanceOf(Date);
+    expect(row.seenAt).to.be.instanceOf(Date);
     expect(row.agent, 'what the browser says it is').to.match(/light-?my-?request/i);
     const own = await v.get<SessionRow[]>('/sessions');
     expect(own.map((s) => [s.name, s.own])).to.deep.equal([['Selma', true]]);
@@ -125,11 +125,11 @@ describe('people, passwords and sessions', () => {
     await v.signIn('Selma', OWN);
     await b
       .db('session')
-      .where({ person_id: row.person_id })
-      .update({ seen_at: b.db.raw(`now() - interval '4 days'`) });
+      .where({ personId: row.personId })
+      .update({ seenAt: b.db.raw(`now() - interval '4 days'`) });
     expect(await status(v)).to.equal(401);
     await sweep(b.db);
-    expect(await b.db('session').where({ person_id: row.person_id })).to.deep.equal([]);
+    expect(await b.db('session').where({ personId: row.personId })).to.deep.equal([]);
   });
 
   it('the trail tells owners, and nobody else, who changed people, site, schools and programmes', async () => {

@@ -101,7 +101,7 @@ describe('planning many courses again', () => {
     await must(w.v.post(`/cohorts/${sound}/ledger`, { ...lost, id: id() }));
     await must(w.v.post(`/cohorts/${broken}/ledger`, lost));
     // the server starts, says who it is, and plans the rest on a new day
-    await b.db('nursery').update({ planned_on: null });
+    await b.db('nursery').update({ plannedOn: null });
     const port = await freePort();
     const server = await serve(b.url, port);
     expect((await fetch(`http://127.0.0.1:${port}/api/health`)).status).to.equal(200);

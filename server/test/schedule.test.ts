@@ -128,14 +128,11 @@ describe('season and schedule', () => {
 
   it('shows what another school would move before it is followed; then just that moves', async () => {
     const { version } = await v.get<{ version: number }>('/nursery');
-    const before = await b.db('course_step').where('status', 'planned').select('cohort_id', 'key', 'opens');
+    const before = await b.db('course_step').where('status', 'planned').select('cohortId', 'key', 'opens');
     const schools = { opening: 'dormant' };
     const told = (await v.post('/calc/schools', { schools })).json<CohortChange[]>();
     expect(told.length).to.be.at.least(3);
-    const unchanged = await b
-      .db('course_step')
-      .where('status', 'planned')
-      .select('cohort_id', 'key', 'opens');
+    const unchanged = await b.db('course_step').where('status', 'planned').select('cohortId', 'key', 'opens');
     expect(unchanged).to.deep.equal(before);
     expect((await owner.put('/nursery/schools', { version, schools })).statusCode).to.equal(200);
     for (const { cohortId, change } of told)
@@ -219,7 +216,7 @@ describe('season and schedule', () => {
     expect(after.all.plants).to.equal(before.all.plants + 30);
     const lost = await b
       .db('ledger_entry')
-      .where({ record_id: look.id, type: 'lost' })
+      .where({ recordId: look.id, type: 'lost' })
       .first('count', 'cause');
     expect(lost).to.deep.equal({ count: 6, cause: 'died after work' });
   });
@@ -257,7 +254,7 @@ describe('season and schedule', () => {
 
   it('two cohorts want the last baskets: the later waits for the delivery and names who took them', async () => {
     const kind = 'basket-18';
-    const rows = await b.db('container_stock').where({ container: kind }).first('version');
+    const rows = (await b.db('container_stock').where({ container: kind }).first('version'))!;
     await v.put('/stock', { container: kind, version: rows.version, counted: 100_000 });
     const one = await ready();
     const two = await ready();

@@ -118,8 +118,8 @@ describe('databases of earlier commits', () => {
   it('all that a record could tell in columns of its own is told in its details', async () => {
     const made = await databaseOf('f0e0f5d');
     const old = openDatabase(made.url, 1);
-    const { id: cohortId, place_id: place } = await old('cohort').first('id', 'place_id');
-    await old('record').insert({
+    const { id: cohortId, placeId: place } = (await old('cohort').first('id', 'placeId'))!;
+    await old<Record<string, unknown>>('record').insert({
       id: id(),
       cohort_id: cohortId,
       kind: 'visit',
@@ -150,7 +150,7 @@ describe('databases of earlier commits', () => {
     });
     await old.destroy();
     const b = await bench({ on: made });
-    const { details } = await b.db('record').where({ note: 'Everything at once.' }).first('details');
+    const { details } = (await b.db('record').where({ note: 'Everything at once.' }).first('details'))!;
     await b.close();
     expect(details).to.deep.equal({
       potting: { container: 'pot-9', before: 'seed-flat' },

@@ -12,12 +12,12 @@ export const audit = (
   personId: string | null,
   subject: AuditSubject,
   what: string,
-): Promise<unknown> => sql('audit').insert({ person_id: personId, subject, what });
+): Promise<unknown> => sql('audit').insert({ personId: personId, subject, what });
 
 /** The newest lines first. */
 export const readAudit = (sql: Sql): Promise<AuditLine[]> =>
   sql('audit as a')
-    .leftJoin('person as p', 'p.id', 'a.person_id')
+    .leftJoin('person as p', 'p.id', 'a.personId')
     .orderBy('a.seq', 'desc')
     .limit(MOST)
     .select({

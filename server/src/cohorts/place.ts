@@ -13,9 +13,9 @@ const HARDENED_FOR = 45;
 
 /** Cohorts stand at a place from a day on; guests in their pots go with them. */
 export async function stand(sql: Sql, id: string, placeId: string, since: string): Promise<string[]> {
-  const moved = { place_id: placeId, place_since: since };
+  const moved = { placeId: placeId, placeSince: since };
   await sql('cohort').where({ id }).update(moved);
-  return (await sql('cohort').where({ host_id: id }).update(moved).returning('id')).map(
+  return (await sql('cohort').where({ hostId: id }).update(moved).returning('id')).map(
     (g: { id: string }) => g.id,
   );
 }
@@ -36,9 +36,9 @@ export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: str
   const books = await seasonBooks(sql);
   const here = books.get(c.placeId)!;
   const there = books.get(to)!;
-  const hardened = await sql('standing_record as r')
-    .join('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
-    .where({ 'r.cohort_id': c.id })
+  const hardened: { id: string } | undefined = await sql('standing_record as r')
+    .join('course_step as s', (on) => on.on('s.cohortId', 'r.cohortId').andOn('s.key', 'r.stepKey'))
+    .where({ 'r.cohortId': c.id })
     .whereIn(
       's.operation',
       operationsThat((o) => o.hardens === true),

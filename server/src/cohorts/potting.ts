@@ -17,7 +17,7 @@ export const pottingFollower: Follower = {
     if (!r.details.potting) return;
     await trx('cohort').where({ id: r.cohortId }).update({ container: r.details.potting.container });
   },
-  takeBack: async ({ trx }, { cohort_id: id, details }) => {
+  takeBack: async ({ trx }, { cohortId: id, details }) => {
     if (details.potting) await trx('cohort').where({ id }).update({ container: details.potting.before });
   },
 };

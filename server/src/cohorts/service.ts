@@ -13,6 +13,7 @@ import { hemisphereOf } from '@gonimos/core/season';
 import { mean } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
 import { onCohort } from '../course/outcome.ts';
+import { sure } from '../db/sure.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
@@ -120,17 +121,17 @@ function originAsked(p: Programme, origin: NewCohort['origin']): void {
 async function checkKin(sql: Sql, c: NewCohort): Promise<void> {
   const ofKind = async (field: string, table: string, id: string | null | undefined) => {
     if (!id) return;
-    const row = await sql(table).where({ id }).first('taxon_id');
+    const row = await sql(table).where({ id }).first<{ taxonId: string } | undefined>('taxonId');
     if (!row) throw wrongField(field, 'is not there');
-    if (row.taxon_id !== c.taxonId) throw wrongField(field, 'is of another kind of plant');
+    if (row.taxonId !== c.taxonId) throw wrongField(field, 'is of another kind of plant');
   };
   await ofKind('parentId', 'cohort', c.parentId);
   await ofKind('lotId', 'seed_lot', c.lotId);
   await ofKind('goalId', 'start_goal', c.goalId);
   if (!c.hostId) return;
-  const host = await sql('cohort').where({ id: c.hostId }).first('place_id', 'live');
+  const host = await sql('cohort').where({ id: c.hostId }).first('placeId', 'live');
   if (!host || host.live === 0) throw wrongField('hostId', 'has no living plants');
-  if (host.place_id !== c.placeId) throw wrongField('placeId', 'is not where its host stands');
+  if (host.placeId !== c.placeId) throw wrongField('placeId', 'is not where its host stands');
 }
 
 /** What comes from elsewhere stands apart until it has been looked at. */
@@ -178,16 +179,16 @@ export async function settleKind(
 ): Promise<Written<Outcome>> {
   const cohort = await lockCohort(trx, id);
   const {
-    taxon_maybe: maybe,
+    taxonMaybe: maybe,
     code,
     tag,
-  } = await trx('cohort').where({ id }).first('taxon_maybe', 'code', 'tag');
+  } = await sure(trx('cohort').where({ id }).first('taxonMaybe', 'code', 'tag'));
   if (!maybe) throw wrongField('taxonId', 'is known already: if it is wrong, say so with ‘Found’');
-  if (s.taxonId !== cohort.taxon_id && !maybe.includes(s.taxonId))
+  if (s.taxonId !== cohort.taxonId && !maybe.includes(s.taxonId))
     throw wrongField('taxonId', 'is none of the kinds it might be');
   await trx('cohort')
     .where({ id })
-    .update({ taxon_id: s.taxonId, taxon_maybe: null, version: trx.raw('version + 1') });
+    .update({ taxonId: s.taxonId, taxonMaybe: null, version: trx.raw('version + 1') });
   const name = (taxonId: string) => taxon(taxonId).name;
   await insertIdentity(trx, {
     id: s.id,
@@ -212,7 +213,7 @@ export async function promote(
   await copyCohort(trx, from, {
     id: p.newId,
     code: p.newCode,
-    placeId: cohort.place_id,
+    placeId: cohort.placeId,
     note: p.note,
     tag: p.tag,
   });
@@ -223,11 +224,11 @@ export async function promote(
   ]);
   await trx('plant').insert({
     id: randomUUID(),
-    cohort_id: from,
-    own_cohort_id: p.newId,
-    entry_id: p.id,
+    cohortId: from,
+    ownCohortId: p.newId,
+    entryId: p.id,
     tag: p.tag,
-    promoted_on: on,
+    promotedOn: on,
   });
   return onCohort(trx, from, p.id, 'a plant was promoted', [p.newId]);
 }

@@ -8,11 +8,11 @@ export const standingFollower: Follower = {
     if (details.standing) await readPlace(trx, details.standing.placeId);
   },
   keeps: ({ record: { details }, cohort }) =>
-    details.standing ? { standing: { ...details.standing, before: cohort.place_id } } : {},
+    details.standing ? { standing: { ...details.standing, before: cohort.placeId } } : {},
   after: async ({ trx }, { record: r }) => {
     if (r.details.standing) await stand(trx, r.cohortId, r.details.standing.placeId, r.on);
   },
-  takeBack: async ({ trx }, { cohort_id: id, details }) => {
-    if (details.standing) await trx('cohort').where({ id }).update({ place_id: details.standing.before });
+  takeBack: async ({ trx }, { cohortId: id, details }) => {
+    if (details.standing) await trx('cohort').where({ id }).update({ placeId: details.standing.before });
   },
 };

@@ -12,20 +12,20 @@ import { readEntries } from '../ledger/store.ts';
 const ROW = {
   id: 'c.id',
   code: 'c.code',
-  taxonId: 'c.taxon_id',
+  taxonId: 'c.taxonId',
   method: 'c.method',
-  placeId: 'c.place_id',
+  placeId: 'c.placeId',
   container: 'c.container',
-  startedSaid: 'c.started_said',
-  startedFrom: 'c.started_from',
+  startedSaid: 'c.startedSaid',
+  startedFrom: 'c.startedFrom',
   live: 'c.live',
   pending: 'c.pending',
   growing: 'c.growing',
-  goalCaliper: 'c.goal_caliper',
-  nextTitle: 'c.next_title',
-  nextOpens: 'c.next_opens',
-  nextCloses: 'c.next_closes',
-  nextRule: 'c.next_rule',
+  goalCaliper: 'c.goalCaliper',
+  nextTitle: 'c.nextTitle',
+  nextOpens: 'c.nextOpens',
+  nextCloses: 'c.nextCloses',
+  nextRule: 'c.nextRule',
   rings: 'c.rings',
   tag: 'c.tag',
 };
@@ -48,32 +48,43 @@ export async function registerTag(sql: Sql): Promise<string> {
   return `"${rows[0].tag}"`;
 }
 
+/** A cohort as one statement gives it. */
+type Found = Omit<
+  Cohort,
+  'host' | 'lot' | 'guests' | 'plants' | 'quarantine' | 'buds' | 'maybe' | 'lowGrowth'
+> & {
+  hostId: string | null;
+  hostCode: string | null;
+  lotId: string | null;
+  lotName: string | null;
+};
+
 export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
-  const found = await sql('cohort as c')
-    .leftJoin('cohort as p', 'p.id', 'c.parent_id')
-    .leftJoin('cohort as h', 'h.id', 'c.host_id')
-    .leftJoin('seed_lot as l', 'l.id', 'c.lot_id')
+  const found: Found | undefined = await sql('cohort as c')
+    .leftJoin('cohort as p', 'p.id', 'c.parentId')
+    .leftJoin('cohort as h', 'h.id', 'c.hostId')
+    .leftJoin('seed_lot as l', 'l.id', 'c.lotId')
     .where({ 'c.id': id })
     .first(formerly(sql), {
       ...ROW,
-      goalId: 'c.goal_id',
+      goalId: 'c.goalId',
       origin: 'c.origin',
       hostId: 'h.id',
       hostCode: 'h.code',
       lotId: 'l.id',
       lotName: 'l.name',
       trays: sql.raw('(SELECT count(*)::int FROM tray t WHERE t.cohort_id = c.id)'),
-      programmeId: 'c.programme_id',
+      programmeId: 'c.programmeId',
       programmeName: sql.raw("c.programme ->> 'name'"),
-      startedTo: 'c.started_to',
+      startedTo: 'c.startedTo',
       schools: 'c.schools',
-      programmeVersion: 'c.programme_version',
+      programmeVersion: 'c.programmeVersion',
       newerVersion: sql.raw(
         '(SELECT max(v.version) FROM programme v WHERE v.id = c.programme_id AND v.version > c.programme_version)',
       ),
       goal: 'c.goal',
       note: 'c.note',
-      parentId: 'c.parent_id',
+      parentId: 'c.parentId',
       parentCode: 'p.code',
       version: 'c.version',
     });
@@ -82,11 +93,11 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
   const state = fold(entries);
   const seed = entries.some((e) => e.type === 'started' && e.unit === 'seed');
   const plants = await sql('plant')
-    .where({ cohort_id: id })
+    .where({ cohortId: id })
     .orderBy('tag')
-    .select({ id: 'id', tag: 'tag', promotedOn: 'promoted_on', cohortId: 'own_cohort_id' });
+    .select({ id: 'id', tag: 'tag', promotedOn: 'promotedOn', cohortId: 'ownCohortId' });
   const guests = await sql('cohort')
-    .where({ host_id: id, growing: true })
+    .where({ hostId: id, growing: true })
     .orderBy('code')
     .select('id', 'code', 'live');
   const { hostId, hostCode, lotId, lotName, ...row } = found;
@@ -100,8 +111,8 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     fieldEmergence: seed && state.emerged > 0 ? fieldEmergence(state) : null,
     plants,
     guests,
-    host: hostId ? { id: hostId, code: hostCode } : null,
-    lot: lotId ? { id: lotId, name: lotName } : null,
+    host: hostId && hostCode ? { id: hostId, code: hostCode } : null,
+    lot: lotId && lotName ? { id: lotId, name: lotName } : null,
     quarantine: facts.quarantine ?? null,
     buds: facts.buds ?? null,
     maybe: [...(facts.maybe ?? [])],
@@ -119,28 +130,28 @@ export async function insertCohort(
   await sql('cohort').insert({
     id: c.id,
     code: c.code,
-    taxon_id: c.taxonId,
-    taxon_maybe: c.maybe.length > 0 ? JSON.stringify(c.maybe) : null,
+    taxonId: c.taxonId,
+    taxonMaybe: c.maybe.length > 0 ? JSON.stringify(c.maybe) : null,
     method: programme.method,
-    place_id: c.placeId,
+    placeId: c.placeId,
     container: c.container,
-    first_container: c.container,
-    programme_id: c.programmeId,
+    firstContainer: c.container,
+    programmeId: c.programmeId,
     programme: JSON.stringify(programme),
-    started_said: started.said,
-    started_from: started.from,
-    started_to: started.to,
-    stands_at: c.standsAt ?? null,
-    parent_id: c.parentId ?? null,
-    goal_id: c.goalId ?? null,
-    lot_id: c.lotId ?? null,
-    host_id: c.hostId ?? null,
+    startedSaid: started.said,
+    startedFrom: started.from,
+    startedTo: started.to,
+    standsAt: c.standsAt ?? null,
+    parentId: c.parentId ?? null,
+    goalId: c.goalId ?? null,
+    lotId: c.lotId ?? null,
+    hostId: c.hostId ?? null,
     origin: c.origin ? JSON.stringify(c.origin) : null,
     schools: JSON.stringify(c.schools),
-    programme_version: version,
-    place_since: started.from,
+    programmeVersion: version,
+    placeSince: started.from,
     goal: c.goal,
-    goal_caliper: c.goalCaliper ?? null,
+    goalCaliper: c.goalCaliper ?? null,
     note: c.note,
   });
 }
@@ -159,7 +170,7 @@ export async function updateCohort(
       code: edit.code,
       schools: JSON.stringify(edit.schools),
       goal: edit.goal,
-      goal_caliper: edit.goalCaliper ?? null,
+      goalCaliper: edit.goalCaliper ?? null,
       note: edit.note,
       version: edit.version + 1,
     });
@@ -184,23 +195,23 @@ export async function copyCohort(
 ): Promise<void> {
   const parent = await sql('cohort').where({ id: from }).first();
   if (!parent) throw notFound('cohort');
-  const last = await sql('record').where({ cohort_id: from }).max('seq as seq').first();
-  const { live: _l, pending: _p, emerged: _e, growing: _g, created_at: _c, ...kept } = parent;
+  const last = await sql('record').where({ cohortId: from }).max({ seq: 'seq' }).first();
+  const { live: _l, pending: _p, emerged: _e, growing: _g, createdAt: _c, ...kept } = parent;
   await sql('cohort').insert({
     ...kept,
     id: copy.id,
     code: copy.code,
-    place_id: copy.placeId,
+    placeId: copy.placeId,
     note: copy.note,
     tag: copy.tag ?? null,
     origin: parent.origin && JSON.stringify(parent.origin),
-    split_from: from,
-    split_seq: last?.seq ?? 0,
+    splitFrom: from,
+    splitSeq: last?.seq ?? 0,
     version: 1,
     programme: JSON.stringify(parent.programme),
     rings: JSON.stringify(parent.rings),
     schools: JSON.stringify(parent.schools),
-    step_maps: JSON.stringify(parent.step_maps),
-    taxon_maybe: parent.taxon_maybe && JSON.stringify(parent.taxon_maybe),
+    stepMaps: JSON.stringify(parent.stepMaps),
+    taxonMaybe: parent.taxonMaybe && JSON.stringify(parent.taxonMaybe),
   });
 }

@@ -22,13 +22,13 @@ interface TrayShare {
 /** How each tray fared: cells that were filled, and those of them that showed. */
 const readTrayShares = (sql: Sql, cohortIds: string[]): Promise<TrayShare[]> =>
   sql('tray as t')
-    .join('tray_cell as x', 'x.tray_id', 't.id')
-    .whereIn('t.cohort_id', cohortIds)
+    .join('tray_cell as x', 'x.trayId', 't.id')
+    .whereIn('t.cohortId', cohortIds)
     .whereNot('x.state', 'empty')
     .groupBy('t.id')
     .orderBy('t.name')
     .select({
-      cohortId: 't.cohort_id',
+      cohortId: 't.cohortId',
       tray: 't.name',
       n: sql.raw('count(*)::int'),
       k: sql.raw(`(count(*) FILTER (WHERE x.state IN ('up', 'twin', 'potted') OR EXISTS (
@@ -69,8 +69,8 @@ export async function readComparison(sql: Sql, ask: AskComparison): Promise<Comp
   const traits = new Map<string, CohortTraits>(
     (
       await sql('cohort as c')
-        .join('place as p', 'p.id', 'c.place_id')
-        .leftJoin('seed_lot as s', 's.id', 'c.lot_id')
+        .join('place as p', 'p.id', 'c.placeId')
+        .leftJoin('seed_lot as s', 's.id', 'c.lotId')
         .whereIn('c.id', ids)
         .select({ id: 'c.id', place: 'p.name', lot: 's.name', programme: sql.raw("c.programme ->> 'name'") })
     ).map((c: CohortTraits) => [c.id, c]),
@@ -113,9 +113,9 @@ export async function readComparison(sql: Sql, ask: AskComparison): Promise<Comp
     units: units.map(({ traits: _, ...u }) => u),
     came,
     taxa: await sql('cohort')
-      .whereNull('split_from')
-      .groupBy('taxon_id')
+      .whereNull('splitFrom')
+      .groupBy('taxonId')
       .orderByRaw('count(*) DESC, taxon_id')
-      .select({ id: 'taxon_id', batches: sql.raw('count(*)::int') }),
+      .select({ id: 'taxonId', batches: sql.raw('count(*)::int') }),
   };
 }

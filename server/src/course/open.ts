@@ -11,12 +11,12 @@ export interface OpenStep {
 
 /** The step something is said of, if it is still to do. */
 export async function openStep(sql: Sql, cohortId: string, key: string): Promise<OpenStep> {
-  const step = await sql('course_step').where({ cohort_id: cohortId, key }).first();
+  const step = await sql('course_step').where({ cohortId: cohortId, key }).first();
   if (!step) throw wrongField('stepKey', 'is not a step of this course');
   if (step.status === 'done')
-    throw conflict(`‘${step.title}’ was recorded meanwhile, for ${step.done_on}.`, {
+    throw conflict(`‘${step.title}’ was recorded meanwhile, for ${step.doneOn}.`, {
       status: 'done',
-      doneOn: step.done_on,
+      doneOn: step.doneOn,
     });
   if (step.status === 'dropped') throw conflict(`‘${step.title}’ is not part of this course any more.`);
   return step;

@@ -18,11 +18,11 @@ export function courseRoutes(app: FastifyInstance): void {
     summary: 'The course as planned, with the rules behind every date',
     params,
     handle: async ({ params: p }): Promise<CohortCourse> => {
-      const cohort = await app.db('cohort').where({ id: p.id }).first('ends_on', 'root_bound_on');
+      const cohort = await app.db('cohort').where({ id: p.id }).first('endsOn', 'rootBoundOn');
       return {
         steps: await readCourse(app.db, p.id),
-        endsOn: cohort?.ends_on ?? null,
-        rootBoundOn: cohort?.root_bound_on ?? null,
+        endsOn: cohort?.endsOn ?? null,
+        rootBoundOn: cohort?.rootBoundOn ?? null,
       };
     },
   });

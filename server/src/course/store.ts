@@ -3,6 +3,7 @@ import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import { onlyDrifted, type Course, type Drifting, type Moved, type PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
+import { asColumns, toColumn } from '../db/names.ts';
 
 const COLUMNS = {
   key: 's.key',
@@ -12,13 +13,13 @@ const COLUMNS = {
   status: 's.status',
   opens: 's.opens',
   closes: 's.closes',
-  opensEarly: 's.opens_early',
-  opensLate: 's.opens_late',
+  opensEarly: 's.opensEarly',
+  opensLate: 's.opensLate',
   target: 's.target',
-  doneOn: 's.done_on',
+  doneOn: 's.doneOn',
   container: 's.container',
-  rootCut: 's.root_cut',
-  topCut: 's.top_cut',
+  rootCut: 's.rootCut',
+  topCut: 's.topCut',
   ready: 's.ready',
   minutes: 's.minutes',
   reasons: 's.reasons',
@@ -55,7 +56,7 @@ const KEPT = [
 export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map<string, string>> {
   const rows: { id: string; digest: string }[] = await sql('cohort')
     .whereIn('id', ids)
-    .select({ id: 'id', digest: 'plan_digest' });
+    .select({ id: 'id', digest: 'planDigest' });
   return new Map(rows.map((r) => [r.id, r.digest]));
 }
 
@@ -120,31 +121,38 @@ export async function readPlans(sql: Sql, ids: readonly string[]): Promise<Map<s
   return new Map(rows.map((r) => [r.id, r.steps.map(named)]));
 }
 
+/** A step of a kept course beside what was last said of it. */
+type ShownStep = Omit<CourseStep, 'putOff' | 'nextTime'> & {
+  nextTime: string | null;
+  until: string | null;
+  reason: string | null;
+};
+
 /** The kept course of a cohort, with what was said of its steps. */
 export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep[]> {
   const standing = (kinds: string[]) =>
     sql('standing_record as r')
-      .where({ 'r.cohort_id': cohortId })
+      .where({ 'r.cohortId': cohortId })
       .whereIn('r.kind', kinds)
-      .distinctOn('r.step_key')
-      .orderBy([{ column: 'r.step_key' }, { column: 'r.seq', order: 'desc' }])
+      .distinctOn('r.stepKey')
+      .orderBy([{ column: 'r.stepKey' }, { column: 'r.seq', order: 'desc' }])
       .select('r.*');
   const rows = await sql('course_step as s')
-    .leftJoin(standing(['work']).as('w'), 'w.step_key', 's.key')
-    .leftJoin(standing(['put off', 'visit']).whereNotNull('r.until').as('p'), 'p.step_key', 's.key')
-    .where({ 's.cohort_id': cohortId })
+    .leftJoin(standing(['work']).as('w'), 'w.stepKey', 's.key')
+    .leftJoin(standing(['put off', 'visit']).whereNotNull('r.until').as('p'), 'p.stepKey', 's.key')
+    .where({ 's.cohortId': cohortId })
     .orderBy('s.seq')
     .select({
       ...COLUMNS,
       recordId: 'w.id',
-      nextTime: 'w.next_time',
+      nextTime: 'w.nextTime',
       until: 'p.until',
       reason: 'p.reason',
     });
-  return rows.map(({ until, reason, ...s }) => ({
+  return (rows as ShownStep[]).map(({ until, reason, ...s }) => ({
     ...s,
     nextTime: s.nextTime ?? '',
-    putOff: until && s.status === 'planned' ? { until, reason } : null,
+    putOff: until && s.status === 'planned' ? { until, reason: reason ?? '' } : null,
   }));
 }
 
@@ -163,14 +171,14 @@ function summary({ cohortId, course, digest }: Plan, today: string) {
     .sort((a, b) => Number(b.ready) - Number(a.ready) || (a.opens! < b.opens! ? -1 : 1))[0];
   return {
     id: cohortId,
-    plan_digest: digest,
+    planDigest: digest,
     rings: packRings(course.rings.filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)),
-    ends_on: course.endsOn,
-    root_bound_on: course.rootBoundOn,
-    next_title: next?.title ?? null,
-    next_opens: next?.opens ?? null,
-    next_closes: next?.closes ?? null,
-    next_rule: next?.reasons.find((r) => r.binding)?.rule ?? null,
+    endsOn: course.endsOn,
+    rootBoundOn: course.rootBoundOn,
+    nextTitle: next?.title ?? null,
+    nextOpens: next?.opens ?? null,
+    nextCloses: next?.closes ?? null,
+    nextRule: next?.reasons.find((r) => r.binding)?.rule ?? null,
   };
 }
 
@@ -180,14 +188,14 @@ async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
     const now = new Set(course.steps.map((s) => s.key));
     return kept.filter((s) => !now.has(s.key)).map((s) => [cohortId, s.key]);
   });
-  if (gone.length > 0) await sql('course_step').whereIn(['cohort_id', 'key'], gone).delete();
+  if (gone.length > 0) await sql('course_step').whereIn(['cohortId', 'key'], gone).delete();
 }
 
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
   const rows = plans.flatMap(({ cohortId, news }) =>
     news.map(({ step: s, seq, digest }) => ({
-      cohort_id: cohortId,
+      cohortId: cohortId,
       key: s.key,
       seq,
       operation: s.operation,
@@ -196,13 +204,13 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
       status: s.status,
       opens: s.opens,
       closes: s.closes,
-      opens_early: s.opensEarly,
-      opens_late: s.opensLate,
+      opensEarly: s.opensEarly,
+      opensLate: s.opensLate,
       target: s.target,
-      done_on: s.doneOn,
+      doneOn: s.doneOn,
       container: s.container,
-      root_cut: s.rootCut,
-      top_cut: s.topCut,
+      rootCut: s.rootCut,
+      topCut: s.topCut,
       ready: s.ready,
       minutes: s.minutes,
       reasons: s.reasons,
@@ -221,8 +229,8 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
   if (plans.length === 0) return;
   await sql.raw(
     `INSERT INTO course_step SELECT * FROM jsonb_populate_recordset(NULL::course_step, ?)
-     ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.join(', ')}) = (${UPDATED.map((c) => `excluded.${c}`).join(', ')})`,
-    [JSON.stringify(rows)],
+     ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.map(toColumn).join(', ')}) = (${UPDATED.map((c) => `excluded.${toColumn(c)}`).join(', ')})`,
+    [JSON.stringify(rows.map(asColumns))],
   );
   await sql.raw(
     `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, root_bound_on = x.root_bound_on, next_title = x.next_title,
@@ -231,7 +239,7 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
      FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, root_bound_on date, next_title text,
        next_opens date, next_closes date, next_rule text, plan_digest text)
      WHERE c.id = x.id`,
-    [JSON.stringify(plans.map((p) => summary(p, today)))],
+    [JSON.stringify(plans.map((p) => asColumns(summary(p, today))))],
   );
 }
 const UPDATED = [
@@ -248,13 +256,13 @@ const UPDATED = [
   'status',
   'opens',
   'closes',
-  'opens_early',
-  'opens_late',
+  'opensEarly',
+  'opensLate',
   'target',
-  'done_on',
+  'doneOn',
   'container',
-  'root_cut',
-  'top_cut',
+  'rootCut',
+  'topCut',
   'refusal',
   'span',
   'materials',
@@ -272,15 +280,15 @@ export async function writeChanges(
 ): Promise<void> {
   const rows = [...moved].flatMap(([cohortId, steps]) =>
     steps.map((m) => ({
-      cohort_id: cohortId,
-      on_date: today,
+      cohortId: cohortId,
+      onDate: today,
       cause,
       key: m.key,
       title: m.title,
-      was_opens: m.was.opens,
-      was_closes: m.was.closes,
-      now_opens: m.now.opens,
-      now_closes: m.now.closes,
+      wasOpens: m.was.opens,
+      wasCloses: m.was.closes,
+      nowOpens: m.now.opens,
+      nowCloses: m.now.closes,
       because: m.because,
     })),
   );
@@ -290,24 +298,24 @@ export async function writeChanges(
        (cohort_id, on_date, cause, key, title, was_opens, was_closes, now_opens, now_closes, because)
      SELECT * FROM jsonb_to_recordset(?) AS x(cohort_id uuid, on_date date, cause text, key text, title text,
        was_opens date, was_closes date, now_opens date, now_closes date, because jsonb)`,
-    [JSON.stringify(rows)],
+    [JSON.stringify(rows.map(asColumns))],
   );
 }
 
 export const readChanges = (sql: Sql, cohortId: string): Promise<PlanChange[]> =>
   sql('plan_change')
-    .where({ cohort_id: cohortId })
-    .orderBy([{ column: 'at', order: 'desc' }, 'now_opens'])
+    .where({ cohortId: cohortId })
+    .orderBy([{ column: 'at', order: 'desc' }, 'nowOpens'])
     .limit(200)
     .select({
       id: 'id',
-      at: 'on_date',
+      at: 'onDate',
       key: 'key',
       title: 'title',
       cause: 'cause',
-      wasOpens: 'was_opens',
-      wasCloses: 'was_closes',
-      nowOpens: 'now_opens',
-      nowCloses: 'now_closes',
+      wasOpens: 'wasOpens',
+      wasCloses: 'wasCloses',
+      nowOpens: 'nowOpens',
+      nowCloses: 'nowCloses',
       because: 'because',
     });

@@ -17,10 +17,10 @@ interface Done {
 
 const done = (sql: Sql, operations: readonly string[]) =>
   sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'done', 'c.growing': true })
     .whereIn('s.operation', operations)
-    .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.place_id', doneOn: 's.done_on' });
+    .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.placeId', doneOn: 's.doneOn' });
 
 /** Wires that are on, until they are looked at. */
 export const wiresWatch: Watch = async (sql, today) => {
@@ -29,7 +29,7 @@ export const wiresWatch: Watch = async (sql, today) => {
     operationsThat((o) => o.puts === 'wire'),
   )
     .join('course_step as k', (on) =>
-      on.on('k.cohort_id', 'c.id').andOnIn(
+      on.on('k.cohortId', 'c.id').andOnIn(
         'k.operation',
         operationsThat((o) => o.checks === 'wire'),
       ),

@@ -17,12 +17,12 @@ import { insertWork } from '../records/store.ts';
 import type { Writing, Written } from '../write/types.ts';
 
 const opensOf = async (sql: Sql, cohortId: string, key: string): Promise<string | null> =>
-  (await sql('course_step').where({ cohort_id: cohortId, key }).first('opens'))?.opens ?? null;
+  (await sql('course_step').where({ cohortId: cohortId, key }).first('opens'))?.opens ?? null;
 
 /** The potting that follows a check, once it waits for nothing. */
 const nextPotting = (sql: Sql, cohortId: string) =>
   sql('course_step')
-    .where({ cohort_id: cohortId, status: 'planned', ready: true })
+    .where({ cohortId: cohortId, status: 'planned', ready: true })
     .whereIn(
       'operation',
       operationsThat((o) => o.asks.includes('container') && o.lane === 'container'),
@@ -89,7 +89,7 @@ export async function checkCuttings(w: Writing, c: CuttingCheck): Promise<Writte
   const { trx, personId } = w;
   const cohort = await lockCohort(trx, c.cohortId);
   await notInFuture(trx, 'on', c.on);
-  if (c.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
+  if (c.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
   const step = await readyStep(trx, c.cohortId, c.stepKey);
   const { asks } = operation(step.operation);
   if (!asks.includes('rooted')) throw wrongField('stepKey', 'is no check of cuttings');
@@ -98,7 +98,7 @@ export async function checkCuttings(w: Writing, c: CuttingCheck): Promise<Writte
   const moves = k.over && asks.includes('container') && k.rooted > 0;
   const into = moves ? await containerOf(trx, c) : null;
 
-  if (k.parts) await partOff(w, k, cohort.place_id);
+  if (k.parts) await partOff(w, k, cohort.placeId);
   const record = workOn({ ...c, done: k.looked, finished: k.over, details: {} });
   const details: KeptDetails = {
     cuttings: { rooted: k.rooted, batches: c.batches },
@@ -153,7 +153,7 @@ async function potNext(w: Writing, c: CuttingCheck, count: number, cause: string
 }
 
 async function containerOf(sql: Sql, c: CuttingCheck): Promise<string | null> {
-  const step = await sql('course_step').where({ cohort_id: c.cohortId, key: c.stepKey }).first('container');
+  const step = await sql('course_step').where({ cohortId: c.cohortId, key: c.stepKey }).first('container');
   return step?.container ?? null;
 }
 

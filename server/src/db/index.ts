@@ -1,5 +1,7 @@
 import knex, { type Knex } from 'knex';
 import pg from 'pg';
+import { fromDatabase, toColumn } from './names.ts';
+import './tables.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 
 export { codeOf, isAway, meet } from './errors.ts';
@@ -12,6 +14,9 @@ export type Sql = Knex | Knex.Transaction;
 // dates stay the ISO text the database holds; 64-bit numbers are small enough here to be numbers
 pg.types.setTypeParser(pg.types.builtins.DATE, (v) => v);
 pg.types.setTypeParser(pg.types.builtins.INT8, Number);
+
+/** Context of a query whose columns keep their names: what goes into files. */
+export const AS_THE_DATABASE_HAS_IT = { names: 'of the database' };
 
 /** Longest a write waits for a cohort that another holds, and longest a statement may take, ms. */
 const LOCK_TIMEOUT = 8_000;
@@ -26,6 +31,9 @@ function connect(url: string, most: number, settings: Record<string, string | nu
     connection: { connectionString: url, options: options.join(' ') },
     pool: { min: 0, max: most },
     acquireConnectionTimeout: CONNECTION_TIMEOUT,
+    wrapIdentifier: (name, quoted) => quoted(name === '*' ? name : toColumn(name)),
+    postProcessResponse: (answer: unknown, context: unknown) =>
+      context === AS_THE_DATABASE_HAS_IT ? answer : fromDatabase(answer),
     migrations: {
       migrationSource: {
         getMigrations: () => Promise.resolve(MIGRATIONS.map((m) => m.name)),

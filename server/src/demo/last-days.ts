@@ -16,7 +16,7 @@ const by = 'Ines Tessary';
 /** The next open root work of a cohort, for a visit to be about. */
 const nextRootWork = async (trx: Trx, code: string): Promise<string | null> => {
   const step = await trx('course_step')
-    .where({ cohort_id: cohortId(code), status: 'planned', lane: 'roots' })
+    .where({ cohortId: cohortId(code), status: 'planned', lane: 'roots' })
     .whereNull('chain')
     .orderBy('seq')
     .first('key');

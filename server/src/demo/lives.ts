@@ -1,3 +1,4 @@
+import { sure } from '../db/sure.ts';
 import { workOn, type NewRecord } from '@gonimos/contract/records';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
@@ -154,7 +155,7 @@ async function emptyTrays(h: Life, on: string): Promise<void> {
 async function keep(h: Life, s: PlannedStep, on: string, caliper: number): Promise<void> {
   const op = operation(s.operation);
   if (h.spec.trays && op.asks.includes('emergence')) await markTrays(h, on);
-  const counts = await h.w.trx('cohort').where({ id: h.id }).first('live', 'pending');
+  const counts = await sure(h.w.trx('cohort').where({ id: h.id }).first('live', 'pending'));
   const told = written(h, s, on, counts, caliper);
   if (h.spec.trays && op.asks.includes('emergence'))
     // the cells have told it already
@@ -173,7 +174,7 @@ async function keep(h: Life, s: PlannedStep, on: string, caliper: number): Promi
  */
 async function liveThrough(w: Writing, spec: DemoCohort, book: SeasonBook): Promise<void> {
   const h: Life = { w, id: cohortId(spec.code), spec, rng: random(seedFrom(spec.code)) };
-  let now = (await w.trx('cohort').where({ id: h.id }).first('started_from')).started_from as string;
+  let now = (await sure(w.trx('cohort').where({ id: h.id }).first('startedFrom'))).startedFrom;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     const [facts] = await addSeedFacts(w.trx, await readFacts(w.trx, [h.id]));
     facts.schools.nursery = NURSERY_SCHOOLS;

@@ -12,7 +12,7 @@ async function lastBackup(sql: Sql): Promise<LastBackup> {
   // the demo is made anew and wants no copies
   const nursery = await findNursery(sql);
   const kept = await sql('setting').where({ key: 'last backup' }).first('value');
-  const at = (kept?.value as string | undefined) ?? null;
+  const at = kept?.value ?? null;
   const days = at === null ? Infinity : (Date.now() - Date.parse(at)) / 86_400_000;
   const ours = nursery !== undefined && nursery.demoToday === null;
   return { at, old: ours && days > OLD_DAYS };

@@ -1,7 +1,7 @@
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import Papa from 'papaparse';
 import { MIGRATIONS } from '../db/migrations/index.ts';
-import type { Db } from '../db/index.ts';
+import { AS_THE_DATABASE_HAS_IT, type Db } from '../db/index.ts';
 import { columnsOf, type Column } from './tables.ts';
 
 /** What everything.json holds. */
@@ -57,12 +57,12 @@ export async function writeEverything(db: Db): Promise<Buffer> {
         );
       }
       files['everything.json'] = strToU8(JSON.stringify(all));
-      const pictures = await trx('picture').select();
+      const pictures = await trx('picture').queryContext(AS_THE_DATABASE_HAS_IT).select();
       const about = pictures.map(({ bytes: _b, thumb: _t, ...p }) => p as Record<string, unknown>);
       files['pictures/pictures.csv'] = strToU8(Papa.unparse(about, { newline: '\r\n' }));
       for (const p of pictures) {
-        files[`pictures/${p.id}.jpg`] = [p.bytes as Uint8Array, { level: 0 }];
-        files[`pictures/thumbs/${p.id}.jpg`] = [p.thumb as Uint8Array, { level: 0 }];
+        files[`pictures/${p.id}.jpg`] = [p.bytes, { level: 0 }];
+        files[`pictures/thumbs/${p.id}.jpg`] = [p.thumb, { level: 0 }];
       }
       return Buffer.from(zipSync(files, { level: 6 }));
     },

@@ -27,22 +27,22 @@ export interface StepMap {
 interface CohortRow {
   id: string;
   code: string;
-  taxon_id: string;
+  taxonId: string;
   programme: Programme;
-  programme_id: string;
-  programme_version: number;
-  taxon_maybe: string[] | null;
-  step_maps: StepMap[];
-  started_from: string;
-  stands_at: string | null;
-  first_container: string | null;
+  programmeId: string;
+  programmeVersion: number;
+  taxonMaybe: string[] | null;
+  stepMaps: StepMap[];
+  startedFrom: string;
+  standsAt: string | null;
+  firstContainer: string | null;
   container: string;
-  split_from: string | null;
-  split_seq: number | null;
+  splitFrom: string | null;
+  splitSeq: number | null;
   live: number;
   pending: number;
-  place_id: string;
-  place_since: string | null;
+  placeId: string;
+  placeSince: string | null;
   light: 'full' | 'half' | 'shade';
   schools: Choices;
 }
@@ -50,10 +50,10 @@ interface CohortRow {
 export interface RecordFact {
   id: string;
   seq: number;
-  cohort_id: string;
+  cohortId: string;
   kind: RecordKind;
-  step_key: string | null;
-  on_date: string;
+  stepKey: string | null;
+  onDate: string;
   until: string | null;
   reason: string | null;
   finished: boolean;
@@ -64,10 +64,10 @@ export interface RecordFact {
 const RECORD = [
   'id',
   'seq',
-  'cohort_id',
+  'cohortId',
   'kind',
-  'step_key',
-  'on_date',
+  'stepKey',
+  'onDate',
   'until',
   'reason',
   'finished',
@@ -78,15 +78,15 @@ const RECORD = [
 /** Records that stand, oldest first, of these cohorts. */
 async function standingRecords(sql: Sql, ids: string[]): Promise<Map<string, RecordFact[]>> {
   const rows: RecordFact[] = await sql('standing_record')
-    .whereIn('cohort_id', ids)
+    .whereIn('cohortId', ids)
     .orderBy('seq')
     .select(RECORD);
-  return groupBy(rows, (r) => r.cohort_id);
+  return groupBy(rows, (r) => r.cohortId);
 }
 
 interface Origin {
-  split_from: string | null;
-  split_seq: number | null;
+  splitFrom: string | null;
+  splitSeq: number | null;
 }
 
 /** Follows splits back, so that a part keeps the history of the whole up to the parting; a generation at a time. */
@@ -95,12 +95,12 @@ async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, 
     sql,
     cohorts.map((c) => c.id),
   );
-  let open = cohorts.map((c) => ({ id: c.id, from: c.split_from, until: c.split_seq }));
+  let open = cohorts.map((c) => ({ id: c.id, from: c.splitFrom, until: c.splitSeq }));
   while ((open = open.filter((o) => o.from !== null)).length > 0) {
     const ids = [...new Set(open.map((o) => o.from!))];
     const before = await standingRecords(sql, ids);
     const origins = new Map<string, Origin>(
-      (await sql('cohort').whereIn('id', ids).select('id', 'split_from', 'split_seq')).map(
+      (await sql('cohort').whereIn('id', ids).select('id', 'splitFrom', 'splitSeq')).map(
         (c: Origin & { id: string }) => [c.id, c],
       ),
     );
@@ -108,7 +108,7 @@ async function withHistory(sql: Sql, cohorts: CohortRow[]): Promise<Map<string, 
       const inherited = (before.get(o.from!) ?? []).filter((r) => r.seq <= o.until!);
       all.set(o.id, [...inherited, ...(all.get(o.id) ?? [])]);
       const next = origins.get(o.from!)!;
-      [o.from, o.until] = [next.split_from, next.split_seq];
+      [o.from, o.until] = [next.splitFrom, next.splitSeq];
     }
   }
   return all;
@@ -130,13 +130,13 @@ export function keyNow(maps: StepMap[], seq: number, key: string): string | null
 
 function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact> {
   const steps: Record<string, StepFact> = {};
-  if (c.stands_at !== null)
+  if (c.standsAt !== null)
     for (const s of c.programme.steps) {
-      if (s.key === c.stands_at) break;
+      if (s.key === c.standsAt) break;
       steps[s.key] = { status: 'dropped' };
     }
   for (const r of records) {
-    const key = r.step_key === null ? null : keyNow(c.step_maps, r.seq, r.step_key);
+    const key = r.stepKey === null ? null : keyNow(c.stepMaps, r.seq, r.stepKey);
     if (key === null) continue;
     const now = steps[key]?.status === 'planned' ? steps[key] : { status: 'planned' as const };
     if (r.kind === 'put off' || (r.kind === 'visit' && r.until !== null))
@@ -148,13 +148,13 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
         moved: { to: r.until!, overrides: r.details.move?.overrides ?? null, reason: r.reason ?? '' },
       };
     else if (r.details.visit?.decision === 'lighten')
-      steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.on_date } };
+      steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.onDate } };
     else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
-      steps[key] = { ...now, again: { on: r.on_date, found: r.details.looks.again } };
+      steps[key] = { ...now, again: { on: r.onDate, found: r.details.looks.again } };
     else if (r.kind === 'work' && r.finished)
       steps[key] = {
         status: 'done',
-        doneOn: r.on_date,
+        doneOn: r.onDate,
         container: r.details.potting?.container ?? null,
         ...(steps[key]?.lighten ? { lighten: steps[key].lighten } : {}),
       };
@@ -167,7 +167,7 @@ export function quarantineOf(records: readonly RecordFact[]): CourseFacts['quara
   let held: CourseFacts['quarantine'] = null;
   for (const r of records) {
     if (r.details.visit?.decision === 'quarantine')
-      held = { since: r.on_date, found: r.reason || r.note || 'as decided' };
+      held = { since: r.onDate, found: r.reason || r.note || 'as decided' };
     if (r.kind === 'released') held = null;
   }
   return held;
@@ -182,11 +182,11 @@ function operationOf(p: Programme, key: string): string | null {
 /** When the roots were last seen to hold. */
 function firmOn(c: CohortRow, own: readonly RecordFact[]): string | null {
   const firm = own.findLast((r) => {
-    if (r.kind !== 'work' || !r.finished || r.step_key === null) return false;
-    const id = operationOf(c.programme, r.step_key);
+    if (r.kind !== 'work' || !r.finished || r.stepKey === null) return false;
+    const id = operationOf(c.programme, r.stepKey);
     return id !== null && operation(id).firms === true;
   });
-  return firm?.on_date ?? null;
+  return firm?.onDate ?? null;
 }
 
 function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
@@ -195,31 +195,31 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   return {
     id: c.id,
     code: c.code,
-    placeId: c.place_id,
+    placeId: c.placeId,
     container: c.container,
-    taxonId: c.taxon_id,
+    taxonId: c.taxonId,
     programme: c.programme,
-    startedOn: c.started_from,
+    startedOn: c.startedFrom,
     live: c.live || c.pending,
-    firstContainer: c.first_container,
-    placeSince: c.place_since ?? c.started_from,
+    firstContainer: c.firstContainer,
+    placeSince: c.placeSince ?? c.startedFrom,
     schools: { nursery: {}, cohort: c.schools },
-    sizes: own.flatMap(({ on_date: on, details: { sizes } }) =>
+    sizes: own.flatMap(({ onDate: on, details: { sizes } }) =>
       sizes ? [{ on, caliper: sizes.caliper, height: sizes.height }] : [],
     ),
-    vigour: own.flatMap(({ on_date: on, details: { looks } }) =>
+    vigour: own.flatMap(({ onDate: on, details: { looks } }) =>
       looks?.vigour ? [{ on, value: looks.vigour }] : [],
     ),
-    moves: own.flatMap(({ kind, on_date: on, details: { potting } }) =>
+    moves: own.flatMap(({ kind, onDate: on, details: { potting } }) =>
       potting && kind !== 'work' ? [{ on, container: potting.container }] : [],
     ),
     quarantine: quarantineOf(own),
-    light: { is: c.light, since: c.place_since ?? c.started_from },
-    buds: tally ? { on: tally.on_date, ...tally.details.looks!.buds! } : null,
-    lowGrowth: low ? { on: low.on_date, seen: low.details.looks!.lowGrowth! } : null,
-    maybe: c.taxon_maybe ?? [],
+    light: { is: c.light, since: c.placeSince ?? c.startedFrom },
+    buds: tally ? { on: tally.onDate, ...tally.details.looks!.buds! } : null,
+    lowGrowth: low ? { on: low.onDate, seen: low.details.looks!.lowGrowth! } : null,
+    maybe: c.taxonMaybe ?? [],
     // the library’s own programmes are version 1
-    own: c.programme_version > 1 || !hasProgramme(c.programme_id),
+    own: c.programmeVersion > 1 || !hasProgramme(c.programmeId),
     firmOn: firmOn(c, own),
     steps: stepFacts(c, own),
   };
@@ -228,14 +228,12 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
 /** What cohorts themselves tell the compiler: all living ones, or those named; the subjects add to it. */
 export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]> {
   const query = sql('cohort as c')
-    .join('place as p', 'p.id', 'c.place_id')
+    .join('place as p', 'p.id', 'c.placeId')
     .select(
-      ...['id', 'code', 'taxon_id', 'programme', 'step_maps', 'started_from', 'stands_at'].map(
-        (x) => `c.${x}`,
-      ),
-      ...['first_container', 'container', 'split_from', 'split_seq', 'live', 'pending'].map((x) => `c.${x}`),
-      ...['c.place_id', 'c.place_since', 'c.schools', 'p.light', 'c.programme_id', 'c.programme_version'],
-      'c.taxon_maybe',
+      ...['id', 'code', 'taxonId', 'programme', 'stepMaps', 'startedFrom', 'standsAt'].map((x) => `c.${x}`),
+      ...['firstContainer', 'container', 'splitFrom', 'splitSeq', 'live', 'pending'].map((x) => `c.${x}`),
+      ...['c.placeId', 'c.placeSince', 'c.schools', 'p.light', 'c.programmeId', 'c.programmeVersion'],
+      'c.taxonMaybe',
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);

@@ -1,4 +1,5 @@
 import type { FastifyInstance } from 'fastify';
+import type { CohortRow } from '@gonimos/contract/cohorts';
 import { importCohorts, type ImportReport } from '@gonimos/contract/files';
 import { putCohort } from '../cohorts/service.ts';
 import { registerQuery } from '../cohorts/store.ts';
@@ -17,7 +18,9 @@ export function fileRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The register as CSV',
     handle: async ({ reply }) => {
-      const rows = await registerQuery(app.db).select({
+      const rows: (CohortRow & { programmeName: string; note: string })[] = await registerQuery(
+        app.db,
+      ).select({
         programmeName: app.db.raw("c.programme ->> 'name'"),
         note: 'c.note',
       });

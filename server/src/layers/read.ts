@@ -76,12 +76,12 @@ function decidingDay(s: LayerState, today: string): string | null {
 
 /** What a parent is: one plant, its base diameter, its place. */
 export async function readParent(sql: Sql, id: string) {
-  const c = await sql('cohort').where({ id }).first('code', 'taxon_id', 'place_id', 'rings');
+  const c = await sql('cohort').where({ id }).first('code', 'taxonId', 'placeId', 'rings');
   if (!c) throw notFound('cohort');
   const [facts] = await readFacts(sql, [id]);
   const season = Number(todayAt(await readNursery(sql)).slice(0, 4));
   const base = facts.sizes.findLast((s) => s.caliper !== null)?.caliper ?? caliperBefore(c.rings, season);
-  return { id, code: c.code as string, taxonId: c.taxon_id as string, placeId: c.place_id as string, base };
+  return { id, code: c.code, taxonId: c.taxonId, placeId: c.placeId, base };
 }
 
 const plannedOf = (l: LayerRow | (LayerInput & { code: string })): PlannedLayer => ({

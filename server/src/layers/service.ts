@@ -77,7 +77,7 @@ export async function makeLayers(
 /** The next steps of a layer's course that what is seen on it bears on. */
 const courseSteps = (trx: Trx, cohortId: string) =>
   trx('course_step')
-    .where({ cohort_id: cohortId, status: 'planned' })
+    .where({ cohortId: cohortId, status: 'planned' })
     .whereIn(
       'operation',
       operationsThat((o) => o.layer !== undefined),

@@ -11,8 +11,8 @@ export interface LayerRow extends Omit<LayerInput, 'id' | 'how'> {
 
 export const insertLayer = (sql: Sql, parentId: string, l: LayerInput): Promise<unknown> =>
   sql('layer').insert({
-    cohort_id: l.id,
-    parent_id: parentId,
+    cohortId: l.id,
+    parentId: parentId,
     stem: l.stem,
     height: l.height,
     diameter: l.diameter,
@@ -25,13 +25,13 @@ export const insertLayer = (sql: Sql, parentId: string, l: LayerInput): Promise<
 
 const layers = (sql: Sql) =>
   sql('layer as l')
-    .join('cohort as c', 'c.id', 'l.cohort_id')
+    .join('cohort as c', 'c.id', 'l.cohortId')
     .orderBy([{ column: 'l.stem' }, { column: 'l.height', order: 'desc' }])
     .select({
       cohortId: 'c.id',
       code: 'c.code',
       live: 'c.live',
-      parentId: 'l.parent_id',
+      parentId: 'l.parentId',
       stem: 'l.stem',
       height: 'l.height',
       diameter: 'l.diameter',
@@ -42,24 +42,24 @@ const layers = (sql: Sql) =>
       leaves: 'l.leaves',
     });
 export const layersOf = (sql: Sql, parentId: string): Promise<LayerRow[]> =>
-  layers(sql).where({ 'l.parent_id': parentId });
+  layers(sql).where({ 'l.parentId': parentId });
 export const findLayer = (sql: Sql, cohortId: string): Promise<LayerRow | undefined> =>
-  layers(sql).where({ 'l.cohort_id': cohortId }).first();
+  layers(sql).where({ 'l.cohortId': cohortId }).first();
 
 export type EventRow = LayerEvent & { id: string; by: string; cohortId: string };
 
 export const eventsOf = (sql: Sql, cohortIds: string[]): Promise<EventRow[]> =>
   sql('layer_event as e')
-    .leftJoin('person as p', 'p.id', 'e.person_id')
-    .leftJoin('record as u', 'u.undoes', 'e.record_id')
-    .whereIn('e.cohort_id', cohortIds)
+    .leftJoin('person as p', 'p.id', 'e.personId')
+    .leftJoin('record as u', 'u.undoes', 'e.recordId')
+    .whereIn('e.cohortId', cohortIds)
     .whereNull('u.id')
-    .orderBy(['e.on_date', 'e.seq'])
+    .orderBy(['e.onDate', 'e.seq'])
     .select({
       id: 'e.id',
-      cohortId: 'e.cohort_id',
+      cohortId: 'e.cohortId',
       kind: 'e.kind',
-      on: 'e.on_date',
+      on: 'e.onDate',
       found: 'e.found',
       note: 'e.note',
       by: sql.raw("coalesce(p.name, '')"),
@@ -74,13 +74,13 @@ export const insertEvent = (
 ): Promise<unknown> =>
   sql('layer_event').insert({
     id: e.id,
-    cohort_id: cohortId,
+    cohortId: cohortId,
     kind: e.kind,
-    on_date: e.on,
+    onDate: e.on,
     found: e.found,
     note: e.note,
-    person_id: personId,
-    record_id: recordId,
+    personId: personId,
+    recordId: recordId,
   });
 
 /** Layers taken whose wound on the parent has not been cut back and sealed. */
@@ -88,12 +88,10 @@ export const readOpenWounds = (
   sql: Sql,
 ): Promise<{ parentId: string; parent: string; code: string; on: string }[]> =>
   sql('layer as l')
-    .join('cohort as c', 'c.id', 'l.cohort_id')
-    .join('cohort as p', 'p.id', 'l.parent_id')
-    .join('layer_event as e', (on) =>
-      on.on('e.cohort_id', 'l.cohort_id').andOn('e.kind', sql.raw("'severed'")),
-    )
-    .leftJoin('record as u', 'u.undoes', 'e.record_id')
+    .join('cohort as c', 'c.id', 'l.cohortId')
+    .join('cohort as p', 'p.id', 'l.parentId')
+    .join('layer_event as e', (on) => on.on('e.cohortId', 'l.cohortId').andOn('e.kind', sql.raw("'severed'")))
+    .leftJoin('record as u', 'u.undoes', 'e.recordId')
     .where('p.growing', true)
     .whereNull('u.id')
     .whereNotExists(
@@ -101,14 +99,14 @@ export const readOpenWounds = (
         .whereRaw("s.cohort_id = l.cohort_id AND s.kind = 'wound-sealed'")
         .select(sql.raw('1')),
     )
-    .orderBy('e.on_date')
-    .select({ parentId: 'p.id', parent: 'p.code', code: 'c.code', on: 'e.on_date' });
+    .orderBy('e.onDate')
+    .select({ parentId: 'p.id', parent: 'p.code', code: 'c.code', on: 'e.onDate' });
 
 /** Plants that layers hang on, or that are kept for it. */
 export const readParents = (sql: Sql): Promise<Parent[]> =>
   sql('cohort as c')
-    .leftJoin('layer as l', 'l.parent_id', 'c.id')
-    .leftJoin('cohort as k', 'k.id', 'l.cohort_id')
+    .leftJoin('layer as l', 'l.parentId', 'c.id')
+    .leftJoin('cohort as k', 'k.id', 'l.cohortId')
     .where('c.growing', true)
     .whereRaw("(l.cohort_id IS NOT NULL OR c.programme_id = 'stock-plant')")
     .groupBy('c.id')
@@ -116,7 +114,7 @@ export const readParents = (sql: Sql): Promise<Parent[]> =>
     .select({
       id: 'c.id',
       code: 'c.code',
-      taxonId: 'c.taxon_id',
+      taxonId: 'c.taxonId',
       hanging: sql.raw('count(l.cohort_id) FILTER (WHERE k.pending > 0)::int'),
       severed: sql.raw('count(l.cohort_id) FILTER (WHERE k.emerged > 0)::int'),
     });

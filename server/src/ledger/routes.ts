@@ -18,8 +18,8 @@ const params = object({ id: id() });
 async function damageOf(sql: Sql, cohortId: string, e: NewEntry): Promise<void> {
   if (!e.damageId) return;
   if (e.type !== 'culled') throw wrongField('damageId', 'goes with a cull only');
-  const told = await sql('ledger_entry').where({ id: e.damageId }).first('cohort_id', 'type');
-  if (told?.cohort_id !== cohortId || told.type === 'reversed')
+  const told = await sql('ledger_entry').where({ id: e.damageId }).first('cohortId', 'type');
+  if (told?.cohortId !== cohortId || told.type === 'reversed')
     throw wrongField('damageId', 'is no entry of this ledger');
 }
 

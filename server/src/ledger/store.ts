@@ -10,20 +10,20 @@ export async function insertEntries(sql: Sql, entries: NewEntry[]): Promise<void
   await sql('ledger_entry').insert(
     entries.map((e) => ({
       id: e.id,
-      cohort_id: e.cohortId,
+      cohortId: e.cohortId,
       type: e.type,
-      on_date: e.on,
-      to_date: e.to ?? e.on,
+      onDate: e.on,
+      toDate: e.to ?? e.on,
       count: e.count,
       unit: e.unit ?? null,
-      into_count: e.into ?? null,
+      intoCount: e.into ?? null,
       cause: e.cause ?? null,
       note: e.note ?? '',
       reverses: e.reverses ?? null,
-      transfer_id: e.transferId ?? null,
-      record_id: e.recordId ?? null,
-      damage_id: e.damageId ?? null,
-      person_id: e.personId ?? null,
+      transferId: e.transferId ?? null,
+      recordId: e.recordId ?? null,
+      damageId: e.damageId ?? null,
+      personId: e.personId ?? null,
       ...(e.seq === undefined ? {} : { seq: e.seq }),
     })),
   );
@@ -31,20 +31,20 @@ export async function insertEntries(sql: Sql, entries: NewEntry[]): Promise<void
 
 const COLUMNS = {
   id: 'l.id',
-  cohortId: 'l.cohort_id',
+  cohortId: 'l.cohortId',
   type: 'l.type',
-  on: 'l.on_date',
+  on: 'l.onDate',
   seq: 'l.seq',
   count: 'l.count',
-  into: 'l.into_count',
+  into: 'l.intoCount',
   unit: 'l.unit',
   cause: 'l.cause',
   note: 'l.note',
   reverses: 'l.reverses',
   reversedBy: 'r.id',
-  recordId: 'l.record_id',
-  transferId: 'l.transfer_id',
-  damageId: 'l.damage_id',
+  recordId: 'l.recordId',
+  transferId: 'l.transferId',
+  damageId: 'l.damageId',
   at: 'l.at',
 };
 
@@ -53,17 +53,17 @@ export const readEntries = (sql: Sql, cohortId: string): Promise<LedgerEntry[]> 
 
 export const readEntriesOf = (sql: Sql, cohortIds: string[]): Promise<LedgerEntry[]> =>
   sql('ledger_entry as l')
-    .whereIn('l.cohort_id', cohortIds)
-    .orderBy(['l.on_date', 'l.seq'])
+    .whereIn('l.cohortId', cohortIds)
+    .orderBy(['l.onDate', 'l.seq'])
     .select({ ...COLUMNS, reversedBy: sql.raw('null') });
 
 /** The ledger as people read it, oldest first, with the running count. */
 export async function readLedger(sql: Sql, cohortId: string): Promise<EntryRow[]> {
   const rows: (LedgerEntry & Omit<EntryRow, 'liveAfter'>)[] = await sql('ledger_entry as l')
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
-    .leftJoin('person as p', 'p.id', 'l.person_id')
-    .where({ 'l.cohort_id': cohortId })
-    .orderBy(['l.on_date', 'l.seq'])
+    .leftJoin('person as p', 'p.id', 'l.personId')
+    .where({ 'l.cohortId': cohortId })
+    .orderBy(['l.onDate', 'l.seq'])
     .select({ ...COLUMNS, by: 'p.name' });
   const stands: LedgerEntry[] = [];
   return rows.map((row) => {
@@ -74,17 +74,17 @@ export async function readLedger(sql: Sql, cohortId: string): Promise<EntryRow[]
 }
 
 export const cohortOfEntry = async (sql: Sql, entryId: string): Promise<string> => {
-  const row = await sql('ledger_entry').where({ id: entryId }).first('cohort_id');
+  const row = await sql('ledger_entry').where({ id: entryId }).first('cohortId');
   if (!row) throw notFound('entry');
-  return row.cohort_id;
+  return row.cohortId;
 };
 
 /** Every cohort that undoing an entry touches: both halves of a split go together. */
 export async function cohortsOfEntry(sql: Sql, entryId: string): Promise<string[]> {
-  const own = await sql('ledger_entry').where({ id: entryId }).first('cohort_id', 'transfer_id');
+  const own = await sql('ledger_entry').where({ id: entryId }).first('cohortId', 'transferId');
   if (!own) throw notFound('entry');
-  if (own.transfer_id === null) return [own.cohort_id];
-  return sql('ledger_entry').where({ transfer_id: own.transfer_id }).distinct().pluck('cohort_id');
+  if (own.transferId === null) return [own.cohortId];
+  return sql('ledger_entry').where({ transferId: own.transferId }).distinct().pluck('cohort_id');
 }
 
 /** Undoes an entry by a reversal; both halves of a split go together. Returns the cohorts touched. */
@@ -98,24 +98,24 @@ export async function reverseEntries(
   const entry = await sql('ledger_entry').where({ id: entryId }).first();
   if (!entry) throw notFound('entry');
   if (entry.type === 'reversed') throw conflict('A reversal cannot be reversed: enter the count again.');
-  if (await sql('tray_cell_entry').where({ entry_id: entryId }).first('cell'))
+  if (await sql('tray_cell_entry').where({ entryId: entryId }).first('cell'))
     throw conflict('This entry counts cells of a tray: mark the cells instead.');
-  const both = entry.transfer_id
-    ? await sql('ledger_entry').where({ transfer_id: entry.transfer_id }).whereNot('type', 'reversed')
+  const both = entry.transferId
+    ? await sql('ledger_entry').where({ transferId: entry.transferId }).whereNot('type', 'reversed')
     : [entry];
   await insertEntries(
     sql,
-    both.map((e: { id: string; cohort_id: string; on_date: string; count: number }) => ({
+    both.map((e: { id: string; cohortId: string; onDate: string; count: number }) => ({
       id: e.id === entryId ? id : randomUUID(),
-      cohortId: e.cohort_id,
+      cohortId: e.cohortId,
       type: 'reversed' as const,
-      on: e.on_date,
+      on: e.onDate,
       count: e.count,
       reverses: e.id,
-      transferId: entry.transfer_id,
+      transferId: entry.transferId,
       note,
       personId,
     })),
   );
-  return both.map((e: { cohort_id: string }) => e.cohort_id);
+  return both.map((e: { cohortId: string }) => e.cohortId);
 }

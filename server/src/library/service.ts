@@ -7,6 +7,7 @@ import { audit } from '../audit/store.ts';
 import type { StepMap } from '../facts/facts.ts';
 import type { Planning } from '../facts/source.ts';
 import { compileFor, readyFacts } from '../planning/replan.ts';
+import { sure } from '../db/sure.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { Refusal } from '../http/problem.ts';
 import { onCohort } from '../course/outcome.ts';
@@ -37,7 +38,7 @@ export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string
 
 async function plan(sql: Sql, planning: Planning, r: RetargetCohort) {
   const [facts] = await readyFacts(sql, [r.cohortId], planning);
-  const cohort = await sql('cohort').where({ id: r.cohortId }).first('programme_version', 'step_maps');
+  const cohort = await sure(sql('cohort').where({ id: r.cohortId }).first('programmeVersion', 'stepMaps'));
   const to = await readProgramme(sql, r.programmeId);
   const done = facts.programme.steps
     .filter((s) => ['done', 'dropped'].includes(facts.steps[s.key]?.status ?? ''))
@@ -63,7 +64,7 @@ export async function tryRetarget(sql: Sql, planning: Planning, r: RetargetCohor
     return s.title ?? operation(s.operation).name;
   };
   return {
-    from: { name: facts.programme.name, version: cohort.programme_version },
+    from: { name: facts.programme.name, version: cohort.programmeVersion },
     to: { name: to.programme.name, version: to.version },
     standsAt: like.standsAt,
     kept: kept.map(([, now]) => title(to.programme, now)),
@@ -79,21 +80,21 @@ export async function retargetCohort(
 ): Promise<Written<Outcome>> {
   await lockCohort(trx, r.cohortId);
   const { facts, cohort, to, like } = await plan(trx, await planning(), r);
-  const last = await trx('record').where({ cohort_id: r.cohortId }).max('seq as seq').first();
+  const last = await trx('record').where({ cohortId: r.cohortId }).max({ seq: 'seq' }).first();
   const keys = Object.fromEntries(facts.programme.steps.map((s) => [s.key, like.keys[s.key] ?? '']));
-  const maps: StepMap[] = [...cohort.step_maps, { upTo: Number(last?.seq ?? 0), keys }];
+  const maps: StepMap[] = [...cohort.stepMaps, { upTo: Number(last?.seq ?? 0), keys }];
   await trx('cohort')
     .where({ id: r.cohortId })
     .update({
-      programme_id: r.programmeId,
-      programme_version: to.version,
-      stands_at: like.standsAt,
+      programmeId: r.programmeId,
+      programmeVersion: to.version,
+      standsAt: like.standsAt,
       programme: JSON.stringify(to.programme),
-      step_maps: JSON.stringify(maps),
-      ...(r.goalCaliper === null ? {} : { goal_caliper: r.goalCaliper }),
+      stepMaps: JSON.stringify(maps),
+      ...(r.goalCaliper === null ? {} : { goalCaliper: r.goalCaliper }),
       ...(r.goal ? { goal: r.goal } : {}),
       version: trx.raw('version + 1'),
     });
-  await trx('year_week').where({ cohort_id: r.cohortId }).delete();
+  await trx('year_week').where({ cohortId: r.cohortId }).delete();
   return onCohort(trx, r.cohortId, r.id, `it was moved to ‘${to.programme.name}’, version ${to.version}`);
 }

@@ -32,8 +32,8 @@ export async function readProgramme(sql: Sql, id: string, version?: number): Pro
 export async function listProgrammes(sql: Sql): Promise<ProgrammeRow[]> {
   const use: { id: string; version: number; n: number }[] = await sql('cohort')
     .where('growing', true)
-    .groupBy('programme_id', 'programme_version')
-    .select({ id: 'programme_id', version: 'programme_version', n: sql.raw('count(*)::int') });
+    .groupBy('programmeId', 'programmeVersion')
+    .select({ id: 'programmeId', version: 'programmeVersion', n: sql.raw('count(*)::int') });
   const row = (p: Programme, version: number, own: boolean): ProgrammeRow => {
     const of = use.filter((u) => u.id === p.id);
     return {
@@ -62,7 +62,10 @@ export async function insertProgramme(
   p: Programme,
   personId: string,
 ): Promise<number> {
-  const last = await sql('programme').where({ id: s.programmeId }).max('version as version').first();
+  const last = await sql('programme')
+    .where({ id: s.programmeId })
+    .max({ version: 'version' })
+    .first<{ version: number | null }>();
   const have = last?.version ?? (hasProgramme(s.programmeId) ? 1 : 0);
   if (have !== s.basedOn)
     throw conflict(
@@ -74,8 +77,8 @@ export async function insertProgramme(
     id: s.programmeId,
     version,
     body: JSON.stringify(p),
-    based_on: s.copyOf,
-    person_id: personId,
+    basedOn: s.copyOf,
+    personId: personId,
   });
   return version;
 }

@@ -10,22 +10,22 @@ interface NewIdentity extends Pick<Identity, 'id' | 'on' | 'was' | 'now' | 'reas
 export const insertIdentity = (sql: Sql, i: NewIdentity): Promise<unknown> =>
   sql('identity').insert({
     id: i.id,
-    cohort_id: i.cohortId,
-    on_date: i.on,
+    cohortId: i.cohortId,
+    onDate: i.on,
     reason: i.reason,
-    person_id: i.personId,
+    personId: i.personId,
     was: JSON.stringify(i.was),
     now: JSON.stringify(i.now),
   });
 
 export const readIdentities = (sql: Sql, cohortId: string): Promise<Identity[]> =>
   sql('identity as i')
-    .leftJoin('person as p', 'p.id', 'i.person_id')
-    .where({ 'i.cohort_id': cohortId })
+    .leftJoin('person as p', 'p.id', 'i.personId')
+    .where({ 'i.cohortId': cohortId })
     .orderBy('i.seq', 'desc')
     .select({
       id: 'i.id',
-      on: 'i.on_date',
+      on: 'i.onDate',
       was: 'i.was',
       now: 'i.now',
       reason: 'i.reason',

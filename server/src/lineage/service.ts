@@ -10,6 +10,7 @@ import {
 import type { Outcome } from '@gonimos/contract/outcome';
 import { family } from '@gonimos/core/lineage';
 import { onCohort } from '../course/outcome.ts';
+import { sure } from '../db/sure.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound, wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
@@ -35,10 +36,10 @@ export async function merge(
 ): Promise<Written<Outcome>> {
   await lockCohorts(trx, [from, m.intoId]);
   if (from === m.intoId) throw wrongField('intoId', 'is this cohort itself');
-  const named = (id: string) => trx('cohort').where({ id }).first('code', 'taxon_id');
+  const named = (id: string) => sure(trx('cohort').where({ id }).first('code', 'taxonId'));
   const a = await named(from);
   const b = await named(m.intoId);
-  if (a.taxon_id !== b.taxon_id) throw wrongField('intoId', 'is of another kind of plant');
+  if (a.taxonId !== b.taxonId) throw wrongField('intoId', 'is of another kind of plant');
   const on = todayAt(await readNursery(trx));
   const half = { on, count: m.count, transferId: m.id, personId };
   await insertEntries(trx, [
@@ -78,14 +79,14 @@ export async function identify(
   i: IdentifyCohort,
 ): Promise<Written<{ id: string }>> {
   await lockCohort(trx, cohortId);
-  const { code, tag } = await trx('cohort').where({ id: cohortId }).first('code', 'tag');
+  const { code, tag } = await sure(trx('cohort').where({ id: cohortId }).first('code', 'tag'));
   const now = { code: i.newCode ?? code, tag: i.newTag ?? tag };
   if (now.code === code && now.tag === tag) throw wrongField('newCode', 'is the one it has');
   if (i.newTag && tag === null) throw wrongField('newTag', 'goes with a plant of its own: promote one first');
   await trx('cohort')
     .where({ id: cohortId })
     .update({ ...now, version: trx.raw('version + 1') });
-  if (now.tag !== tag) await trx('plant').where({ own_cohort_id: cohortId }).update({ tag: now.tag });
+  if (now.tag !== tag) await trx('plant').where({ ownCohortId: cohortId }).update({ tag: now.tag });
   await insertIdentity(trx, {
     id: i.id,
     cohortId,

@@ -18,7 +18,7 @@ const STANDING = `ledger_entry l LEFT JOIN ledger_entry r ON r.reverses = l.id`;
 /** Every cohort, with what came of it. */
 const readFared = (sql: Sql): Promise<Fared[]> =>
   sql('cohort as c')
-    .leftJoin('seed_lot as s', 's.id', 'c.lot_id')
+    .leftJoin('seed_lot as s', 's.id', 'c.lotId')
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT coalesce(sum(l.count) FILTER (WHERE l.type IN ('started', 'split_in')), 0)::int AS came,
@@ -32,12 +32,12 @@ const readFared = (sql: Sql): Promise<Fared[]> =>
       code: 'c.code',
       live: 'c.live',
       pending: 'c.pending',
-      taxonId: 'c.taxon_id',
+      taxonId: 'c.taxonId',
       method: 'c.method',
-      startedSaid: 'c.started_said',
+      startedSaid: 'c.startedSaid',
       tag: 'c.tag',
-      parentId: 'c.parent_id',
-      lotParentId: 's.parent_id',
+      parentId: 'c.parentId',
+      lotParentId: 's.parentId',
       ownStart: sql.raw('c.split_from IS NULL'),
       came: sql.raw('greatest(0, f.came - c.pending)'),
       well: sql.raw('c.live + f.went'),
@@ -52,7 +52,7 @@ interface Transfer {
 
 /** Plants that went from one cohort into another: parted, merged, given a tag. */
 const readTransfers = async (sql: Sql): Promise<Transfer[]> => {
-  const { rows } = await sql.raw(
+  const { rows } = await sql.raw<{ rows: Transfer[] }>(
     `SELECT o.cohort_id AS "from", i.cohort_id AS "to", sum(o.count)::int AS n,
        CASE WHEN bool_or(o.type = 'promoted') THEN 'plant'
             WHEN bool_or(c.split_from = o.cohort_id) THEN 'split' ELSE 'merge' END AS kind
@@ -63,7 +63,7 @@ const readTransfers = async (sql: Sql): Promise<Transfer[]> => {
        AND NOT EXISTS (SELECT 1 FROM ledger_entry r WHERE r.reverses = o.id)
      GROUP BY o.cohort_id, i.cohort_id`,
   );
-  return rows as Transfer[];
+  return rows;
 };
 
 const KIND: Record<Method, LineageKind> = {
@@ -105,27 +105,27 @@ export const insertTally = (
 ): Promise<unknown> =>
   sql('tally').insert({
     id: t.id,
-    cohort_id: cohortId,
+    cohortId: cohortId,
     kind: t.kind,
-    on_date: t.on,
+    onDate: t.on,
     note: t.note,
-    person_id: personId,
+    personId: personId,
     counts: JSON.stringify(t.counts),
   });
 
 /** Tallies, newest first. */
 export const readTallies = (sql: Sql, cohortId: string): Promise<Tally[]> =>
   sql('tally as t')
-    .leftJoin('person as p', 'p.id', 't.person_id')
-    .where({ 't.cohort_id': cohortId })
+    .leftJoin('person as p', 'p.id', 't.personId')
+    .where({ 't.cohortId': cohortId })
     .orderBy([
-      { column: 't.on_date', order: 'desc' },
+      { column: 't.onDate', order: 'desc' },
       { column: 't.seq', order: 'desc' },
     ])
     .select({
       id: 't.id',
       kind: 't.kind',
-      on: 't.on_date',
+      on: 't.onDate',
       counts: 't.counts',
       note: 't.note',
       by: sql.raw("coalesce(p.name, '')"),

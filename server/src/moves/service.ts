@@ -78,7 +78,7 @@ export async function setStep(
 export async function batchLines(sql: Sql, b: BatchPutOff): Promise<BatchLine[]> {
   const today = todayAt(await readNursery(sql));
   const query = sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 's.lane': b.lane, 'c.growing': true })
     .whereNull('s.chain')
     .where('s.opens', '<=', addDays(today, b.within))
@@ -86,14 +86,14 @@ export async function batchLines(sql: Sql, b: BatchPutOff): Promise<BatchLine[]>
     .select({
       cohortId: 'c.id',
       code: 'c.code',
-      taxonId: 'c.taxon_id',
+      taxonId: 'c.taxonId',
       stepKey: 's.key',
       title: 's.title',
       opens: 's.opens',
       closes: 's.closes',
     });
-  if (b.placeId) void query.where('c.place_id', b.placeId);
-  const rows: (BatchLine & { taxonId: string })[] = await query;
+  if (b.placeId) void query.where('c.placeId', b.placeId);
+  const rows = (await query) as (Omit<BatchLine, 'until'> & { taxonId: string })[];
   return rows
     .filter((r) => b.kind === null || r.taxonId === b.kind || taxon(r.taxonId).group === b.kind)
     .map(({ taxonId: _t, ...r }) => {

@@ -15,17 +15,17 @@ const COLUMNS = {
   latitude: 'latitude',
   longitude: 'longitude',
   elevation: 'elevation',
-  timeZone: 'time_zone',
+  timeZone: 'timeZone',
   tmin: 'tmin',
   tmax: 'tmax',
-  spreadWinter: 'spread_winter',
-  spreadSummer: 'spread_summer',
-  wetFrom: 'wet_from',
-  demoToday: 'demo_today',
-  weatherSeed: 'weather_seed',
-  plannedOn: 'planned_on',
+  spreadWinter: 'spreadWinter',
+  spreadSummer: 'spreadSummer',
+  wetFrom: 'wetFrom',
+  demoToday: 'demoToday',
+  weatherSeed: 'weatherSeed',
+  plannedOn: 'plannedOn',
   schools: 'schools',
-  stationUrl: 'station_url',
+  stationUrl: 'stationUrl',
   version: 'version',
 };
 
@@ -49,12 +49,12 @@ const siteRow = (s: EditNursery | (Site & { name: string })) => ({
   latitude: s.latitude,
   longitude: s.longitude,
   elevation: s.elevation,
-  time_zone: s.timeZone,
+  timeZone: s.timeZone,
   tmin: s.tmin,
   tmax: s.tmax,
-  spread_winter: s.spreadWinter,
-  spread_summer: s.spreadSummer,
-  wet_from: s.wetFrom ?? null,
+  spreadWinter: s.spreadWinter,
+  spreadSummer: s.spreadSummer,
+  wetFrom: s.wetFrom ?? null,
 });
 
 export async function insertNursery(
@@ -64,8 +64,8 @@ export async function insertNursery(
   await sql('nursery').insert({
     ...siteRow(n),
     id: n.id,
-    demo_today: n.demoToday ?? null,
-    weather_seed: n.weatherSeed ?? null,
+    demoToday: n.demoToday ?? null,
+    weatherSeed: n.weatherSeed ?? null,
   });
 }
 
@@ -74,22 +74,22 @@ export async function updateNursery(sql: Sql, edit: EditNursery): Promise<void> 
     .where({ version: edit.version })
     .update({
       ...siteRow(edit),
-      station_url: edit.stationUrl || null,
+      stationUrl: edit.stationUrl || null,
       version: edit.version + 1,
-      planned_on: null,
+      plannedOn: null,
     });
   if (changed === 0) throw conflict('The nursery was changed meanwhile.', await readNursery(sql));
 }
 
 export const setDemoToday = (sql: Sql, today: string): Promise<number> =>
-  sql('nursery').update({ demo_today: today });
+  sql('nursery').update({ demoToday: today });
 export const setPlannedOn = (sql: Sql, day: string): Promise<number> =>
-  sql('nursery').update({ planned_on: day });
+  sql('nursery').update({ plannedOn: day });
 
 const placeQuery = (sql: Sql) =>
   sql('place as p')
     .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.light', 'p.version', {
-      heatedTo: 'p.heated_to',
+      heatedTo: 'p.heatedTo',
     })
     .orderBy('p.sort');
 const withCohorts = (sql: Sql) =>
@@ -113,7 +113,7 @@ const placeRow = (p: Omit<NewPlace, 'id'>) => ({
   kind: p.kind,
   night: p.night,
   day: p.day,
-  heated_to: p.heatedTo ?? null,
+  heatedTo: p.heatedTo ?? null,
   light: p.light,
 });
 

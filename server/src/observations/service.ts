@@ -17,8 +17,8 @@ async function touched(db: Sql, placeId: string, taxonId: string | null): Promis
   return db('cohort')
     .where('growing', true)
     .where((q) => {
-      void q.where('place_id', placeId);
-      if (taxonId) void q.orWhere('taxon_id', taxonId);
+      void q.where('placeId', placeId);
+      if (taxonId) void q.orWhere('taxonId', taxonId);
     })
     .orderBy('id')
     .pluck('id');

@@ -8,14 +8,14 @@ export async function readOwn(sql: Sql): Promise<OwnLibrary> {
   // asked first: what comes meanwhile is then read once more, and not missed
   const { upTo } = await stateOf(sql);
   const newest = sql('own_entry')
-    .distinctOn('kind', 'own_id')
-    .orderBy(['kind', 'own_id', { column: 'version', order: 'desc' }])
-    .select('kind', 'own_id', 'version', 'like_id', 'edit');
+    .distinctOn('kind', 'ownId')
+    .orderBy(['kind', 'ownId', { column: 'version', order: 'desc' }])
+    .select('kind', 'ownId', 'version', 'likeId', 'edit');
   const own: Own[] = await sql
     .from(newest.as('o'))
     .whereNotNull('edit')
-    .orderBy(['kind', 'own_id'])
-    .select({ kind: 'kind', id: 'own_id', version: 'version', like: 'like_id', edit: 'edit' });
+    .orderBy(['kind', 'ownId'])
+    .select({ kind: 'kind', id: 'ownId', version: 'version', like: 'likeId', edit: 'edit' });
   return { upTo, own };
 }
 
@@ -43,11 +43,11 @@ export async function keepOwnHeld(sql: Sql): Promise<string> {
 /** Every version there was, newest first. */
 export const readVersions = (sql: Sql): Promise<OwnVersion[]> =>
   sql('own_entry as o')
-    .leftJoin('person as p', 'p.id', 'o.person_id')
+    .leftJoin('person as p', 'p.id', 'o.personId')
     .orderBy('o.seq', 'desc')
     .select({
       kind: 'o.kind',
-      id: 'o.own_id',
+      id: 'o.ownId',
       version: 'o.version',
       letGo: sql.raw('o.edit IS NULL'),
       at: 'o.at',
@@ -56,7 +56,7 @@ export const readVersions = (sql: Sql): Promise<OwnVersion[]> =>
 
 /** Refuses a version that was made from another than the newest; gives the number of the next. */
 async function nextVersion(trx: Trx, kind: Own['kind'], ownId: string, basedOn: number): Promise<number> {
-  const last = await trx('own_entry').where({ kind, own_id: ownId }).max('version as version').first();
+  const last = await trx('own_entry').where({ kind, ownId: ownId }).max({ version: 'version' }).first();
   const have = Number(last?.version ?? 0);
   if (have !== basedOn) throw conflict(`This is at version ${have} now: somebody changed it meanwhile.`);
   return have + 1;
@@ -72,11 +72,11 @@ export async function insertOwn(
   const version = await nextVersion(trx, kind, s.ownId, s.basedOn);
   await trx('own_entry').insert({
     kind,
-    own_id: s.ownId,
+    ownId: s.ownId,
     version,
-    like_id: s.like,
+    likeId: s.like,
     edit: JSON.stringify(s.edit),
-    person_id: personId,
+    personId: personId,
   });
   return version;
 }
@@ -86,11 +86,11 @@ export async function insertLetGo(trx: Trx, s: LetGo, personId: string): Promise
   const version = await nextVersion(trx, s.kind, s.ownId, s.basedOn);
   await trx('own_entry').insert({
     kind: s.kind,
-    own_id: s.ownId,
+    ownId: s.ownId,
     version,
-    like_id: s.ownId,
+    likeId: s.ownId,
     edit: null,
-    person_id: personId,
+    personId: personId,
   });
   return version;
 }

@@ -17,7 +17,7 @@ const found = await db.transaction(async (trx) => {
   if (!person) return false;
   await trx('person')
     .where({ id: person.id })
-    .update({ password_hash: passwordHash, disabled_at: null, version: trx.raw('version + 1') });
+    .update({ passwordHash: passwordHash, disabledAt: null, version: trx.raw('version + 1') });
   await trx('failed_sign_in').where({ name }).delete();
   await endSessionsOf(trx, person.id);
   await audit(trx, null, 'people', `${name} was given a new password at the machine`);

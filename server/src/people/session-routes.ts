@@ -66,7 +66,7 @@ export function sessionRoutes(app: FastifyInstance): void {
     handle: async ({ body, request, reply }) => {
       await refuseTooMany(app.db, body.name);
       const person = await findByName(app.db, body.name);
-      if (!(await passwordFits(person?.password_hash, body.password))) {
+      if (!(await passwordFits(person?.passwordHash, body.password))) {
         await noteFailed(app.db, body.name);
         throw new Refusal(401, 'Not signed in', 'Name and password do not fit.');
       }
@@ -143,7 +143,7 @@ export function sessionRoutes(app: FastifyInstance): void {
     limit: 10,
     handle: async ({ body, person, request }) => {
       const own = await findByName(app.db, person.name);
-      if (!(await passwordFits(own?.password_hash, body.current)))
+      if (!(await passwordFits(own?.passwordHash, body.current)))
         throw wrongField('current', 'is not the password you have');
       refuseCommon(body.password);
       const passwordHash = await hashPassword(body.password);
@@ -152,7 +152,7 @@ export function sessionRoutes(app: FastifyInstance): void {
         app,
         { id: body.id, what: 'own password', body: { id: body.id }, person },
         async ({ trx }) => {
-          await trx('person').where({ id: person.id }).update({ password_hash: passwordHash });
+          await trx('person').where({ id: person.id }).update({ passwordHash: passwordHash });
           await endSessionsOf(trx, person.id, hashOf(request.session.sessionId));
           await audit(trx, person.id, 'people', `${person.name} changed their own password`);
           return answering({ ok: true });
@@ -185,8 +185,8 @@ export function sessionRoutes(app: FastifyInstance): void {
     body: endSession,
     handle: ({ params, body, person }) =>
       write(app, { id: body.id, what: `end session ${params.hash}`, body, person }, async ({ trx }) => {
-        const found = await trx('session').where({ hash: params.hash }).first('person_id');
-        if (!found || (found.person_id !== person.id && !mayDo(person, 'owner'))) throw notFound('session');
+        const found = await trx('session').where({ hash: params.hash }).first('personId');
+        if (!found || (found.personId !== person.id && !mayDo(person, 'owner'))) throw notFound('session');
         await trx('session').where({ hash: params.hash }).delete();
         return answering({ ok: true });
       }),

@@ -27,12 +27,12 @@ export class DatabaseSessions extends EventEmitter implements SessionStore {
       .insert({
         hash: hashOf(sid),
         data: JSON.stringify(data),
-        person_id: personId,
+        personId: personId,
         agent: data.agent ?? '',
         expires,
       })
       .onConflict('hash')
-      .merge(['data', 'person_id', 'agent', 'expires'])
+      .merge(['data', 'personId', 'agent', 'expires'])
       .then(() => done(), done);
   }
 
@@ -45,7 +45,7 @@ export class DatabaseSessions extends EventEmitter implements SessionStore {
       .where({ hash })
       .whereRaw('expires > now() AND seen_at > now() - ?::interval', [IDLE])
       .first('data', this.db.raw('seen_at < now() - ?::interval AS old', [NOTED]));
-    if (row?.old) await this.db('session').where({ hash }).update({ seen_at: this.db.fn.now() });
+    if (row?.old) await this.db('session').where({ hash }).update({ seenAt: this.db.fn.now() });
     return row?.data ?? null;
   }
 

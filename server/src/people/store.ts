@@ -12,10 +12,10 @@ export const listPeople = (sql: Sql): Promise<PersonRow[]> =>
 export const findByName = (
   sql: Sql,
   name: string,
-): Promise<(Person & { password_hash: string | null }) | undefined> =>
+): Promise<(Person & { passwordHash: string | null }) | undefined> =>
   sql('person')
-    .where({ name, disabled_at: null })
-    .first(...COLUMNS, 'password_hash');
+    .where({ name, disabledAt: null })
+    .first(...COLUMNS, 'passwordHash');
 
 /** A person who is known to be there. */
 export const readPerson = async (sql: Sql, id: string): Promise<Person> =>
@@ -25,19 +25,19 @@ export const readPerson = async (sql: Sql, id: string): Promise<Person> =>
 
 export const findByRole = (sql: Sql, role: Role): Promise<Person | undefined> =>
   sql('person')
-    .where({ role, disabled_at: null })
-    .orderBy('created_at')
+    .where({ role, disabledAt: null })
+    .orderBy('createdAt')
     .first(...COLUMNS);
 
 export const insertPerson = (
   sql: Sql,
   p: { id: string; name: string; role: Role; passwordHash: string | null },
 ): Promise<unknown> =>
-  sql('person').insert({ id: p.id, name: p.name, role: p.role, password_hash: p.passwordHash });
+  sql('person').insert({ id: p.id, name: p.name, role: p.role, passwordHash: p.passwordHash });
 
 export const endSessionsOf = (sql: Sql, personId: string, but: string | null = null): Promise<unknown> =>
   sql('session')
-    .where({ person_id: personId })
+    .where({ personId: personId })
     .whereNot({ hash: but ?? '' })
     .delete();
 
@@ -52,7 +52,7 @@ async function changePerson(
   change: { role?: Role; disabled?: boolean; passwordHash?: string },
 ): Promise<PersonRow> {
   const owners: string[] = await trx('person')
-    .where({ role: 'owner', disabled_at: null })
+    .where({ role: 'owner', disabledAt: null })
     .orderBy('id')
     .forUpdate()
     .pluck('id');
@@ -67,9 +67,9 @@ async function changePerson(
     .where({ id, version })
     .update({
       role: next.role,
-      disabled_at: next.disabled ? trx.fn.now() : null,
+      disabledAt: next.disabled ? trx.fn.now() : null,
       version: version + 1,
-      ...(change.passwordHash ? { password_hash: change.passwordHash } : {}),
+      ...(change.passwordHash ? { passwordHash: change.passwordHash } : {}),
     });
   if (changed === 0) throw conflict('The person was changed meanwhile.', now);
   await endSessionsOf(trx, id);
@@ -99,16 +99,16 @@ export const readSessions = (
   idle: string,
 ): Promise<SessionRow[]> => {
   const query = sql('session as s')
-    .join('person as p', 'p.id', 's.person_id')
+    .join('person as p', 'p.id', 's.personId')
     .whereRaw('s.expires > now() AND s.seen_at > now() - ?::interval', [idle])
-    .orderBy('s.seen_at', 'desc')
+    .orderBy('s.seenAt', 'desc')
     .select({
       hash: 's.hash',
       name: 'p.name',
       agent: 's.agent',
-      since: 's.created_at',
-      seen: 's.seen_at',
+      since: 's.createdAt',
+      seen: 's.seenAt',
       own: sql.raw('s.hash = ?', [own]),
     });
-  return personId === null ? query : query.where('s.person_id', personId);
+  return personId === null ? query : query.where('s.personId', personId);
 };

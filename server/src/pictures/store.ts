@@ -1,4 +1,5 @@
 import type { PictureRow } from '@gonimos/contract/pictures';
+import { sure } from '../db/sure.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
@@ -19,10 +20,10 @@ export async function insertPicture(sql: Sql, p: NewPicture): Promise<void> {
   const kept = await sql('picture')
     .insert({
       id: p.id,
-      cohort_id: p.cohortId,
-      record_id: p.recordId,
-      on_date: p.on,
-      person_id: p.personId,
+      cohortId: p.cohortId,
+      recordId: p.recordId,
+      onDate: p.on,
+      personId: p.personId,
       width: p.width,
       height: p.height,
       bytes: p.bytes,
@@ -32,24 +33,24 @@ export async function insertPicture(sql: Sql, p: NewPicture): Promise<void> {
     .ignore()
     .returning('id');
   if (kept.length > 0) return;
-  const first = await sql('picture').where({ id: p.id }).first('cohort_id', 'bytes');
-  if (first.cohort_id !== p.cohortId || !p.bytes.equals(first.bytes))
+  const first = await sure(sql('picture').where({ id: p.id }).first('cohortId', 'bytes'));
+  if (first.cohortId !== p.cohortId || !p.bytes.equals(first.bytes))
     throw conflict('This id was used before for another picture.');
 }
 
 export const listPictures = (sql: Sql, cohortId: string): Promise<PictureRow[]> =>
   sql('picture as x')
-    .leftJoin('person as p', 'p.id', 'x.person_id')
-    .where('x.cohort_id', cohortId)
+    .leftJoin('person as p', 'p.id', 'x.personId')
+    .where('x.cohortId', cohortId)
     .orderBy([
-      { column: 'x.on_date', order: 'desc' },
+      { column: 'x.onDate', order: 'desc' },
       { column: 'x.at', order: 'desc' },
     ])
     .select({
       id: 'x.id',
-      cohortId: 'x.cohort_id',
-      recordId: 'x.record_id',
-      on: 'x.on_date',
+      cohortId: 'x.cohortId',
+      recordId: 'x.recordId',
+      on: 'x.onDate',
       width: 'x.width',
       height: 'x.height',
       note: 'x.note',

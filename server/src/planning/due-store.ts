@@ -17,24 +17,27 @@ export async function noteDue(trx: Trx, ids: readonly string[], cause: string, d
     [[...ids], cause, drift],
   );
   await trx('nursery').update({
-    planning_of: trx('plan_due').count('*'),
-    planning_paused: false,
+    planningOf: trx('plan_due').count('*'),
+    planningPaused: false,
   });
 }
 
 /** How far the planning of many courses has come, and which courses cannot be planned. */
 export async function planningState(sql: Sql): Promise<Planning> {
-  const nursery = await sql('nursery').first('planning_of', 'planning_paused');
-  const due = await sql('plan_due').count('* as n').max('cause as cause').first();
+  const nursery = await sql('nursery').first('planningOf', 'planningPaused');
+  const due = await sql('plan_due')
+    .count({ n: '*' })
+    .max({ cause: 'cause' })
+    .first<{ n: number; cause: string | null }>();
   return {
-    left: Number(due?.n ?? 0),
-    of: nursery?.planning_of ?? 0,
-    cause: due?.cause ?? null,
-    paused: nursery?.planning_paused ?? false,
-    faults: await sql('cohort').whereNotNull('plan_fault').orderBy('code').select({
+    left: Number(due.n),
+    of: nursery?.planningOf ?? 0,
+    cause: due.cause,
+    paused: nursery?.planningPaused ?? false,
+    faults: await sql('cohort').whereNotNull('planFault').orderBy('code').select({
       id: 'id',
       code: 'code',
-      fault: 'plan_fault',
+      fault: 'planFault',
     }),
   };
 }

@@ -14,7 +14,7 @@ const CHUNK = 50;
 
 function coursesOf(trx: Trx, touched: Touched): Promise<string[]> {
   if (touched === 'all' || touched === 'new day') return living(trx).pluck('id');
-  if ('placeId' in touched) return living(trx).where('place_id', touched.placeId).pluck('id');
+  if ('placeId' in touched) return living(trx).where('placeId', touched.placeId).pluck('id');
   return Promise.resolve([...new Set(touched)]);
 }
 
@@ -80,8 +80,8 @@ export async function workOffSome(
   most = CHUNK,
 ): Promise<Kept | null> {
   return db.transaction(async (trx) => {
-    const nursery = await trx('nursery').first('planning_paused');
-    if (!nursery || nursery.planning_paused) return null;
+    const nursery = await trx('nursery').first('planningPaused');
+    if (!nursery || nursery.planningPaused) return null;
     // a plan can be made again, and what is due stays due with it: nothing waits for the disk
     await trx.raw('SET LOCAL synchronous_commit = off');
     // those that somebody is writing to are left for the next turn

@@ -59,9 +59,9 @@ async function soundFacts(
 
 /** Keeps or clears why courses cannot be planned; the plan they had before stays. */
 async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>): Promise<void> {
-  for (const [id, fault] of faults) await trx('cohort').where({ id }).update({ plan_fault: fault });
+  for (const [id, fault] of faults) await trx('cohort').where({ id }).update({ planFault: fault });
   const sound = ids.filter((id) => !faults.has(id));
-  await trx('cohort').whereIn('id', sound).whereNotNull('plan_fault').update({ plan_fault: null });
+  await trx('cohort').whereIn('id', sound).whereNotNull('planFault').update({ planFault: null });
 }
 
 /** The course of a cohort as far as it says something else than the plan that is kept; null where it does not. */

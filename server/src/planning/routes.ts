@@ -21,7 +21,7 @@ export function planningRoutes(app: FastifyInstance): void {
     body: pausePlanning,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'planning', body, person }, async ({ trx }) => {
-        await trx('nursery').update({ planning_paused: body.paused });
+        await trx('nursery').update({ planningPaused: body.paused });
         return answering(await planningState(trx));
       }),
   });

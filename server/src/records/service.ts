@@ -1,3 +1,4 @@
+import { sure } from '../db/sure.ts';
 import { randomUUID } from 'node:crypto';
 import type { KeptDetails } from '@gonimos/contract/details';
 import type { Outcome, StartOffer } from '@gonimos/contract/outcome';
@@ -40,7 +41,7 @@ function entriesOf(w: Writing, work: Work): NewEntry[] {
 }
 
 const keptOf = (w: Writing, work: Work): KeptDetails =>
-  Object.assign({}, ...w.followers.map((f) => f.keeps?.(work) ?? {}));
+  w.followers.reduce<KeptDetails>((kept, f) => ({ ...kept, ...f.keeps?.(work) }), {});
 
 /** The step a record is about, as the plan has it. */
 type StepOf = Pick<OpenStep, 'title' | 'operation' | 'odds'>;
@@ -55,7 +56,7 @@ export async function recordStep(
   const { trx } = w;
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
-  if (r.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
+  if (r.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
   const work: Work = {
     record: r,
     operation: step && operation(step.operation),
@@ -67,7 +68,7 @@ export async function recordStep(
   await insertWork(trx, r, keptOf(w, work), w.personId, follows);
   await insertEntries(trx, entriesOf(w, work));
   if (r.done !== null) {
-    const { live } = await trx('cohort').where({ id: r.cohortId }).first('live');
+    const { live } = await sure(trx('cohort').where({ id: r.cohortId }).first('live'));
     const were = live + goneOf(work.losses);
     if (r.done > were) throw wrongField('done', `is more than the ${were} there were`);
   }
@@ -114,19 +115,19 @@ const UNDO_MINUTES = 10;
 
 /** Entries of a record that stand are reversed, each by one of its own. */
 async function reverseEntriesOf({ trx, personId }: Writing, record: StoredRecord): Promise<void> {
-  const standing: { id: string; on_date: string; count: number }[] = await trx('ledger_entry as l')
+  const standing: { id: string; onDate: string; count: number }[] = await trx('ledger_entry as l')
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
-    .where({ 'l.record_id': record.id })
+    .where({ 'l.recordId': record.id })
     .whereNull('r.id')
     .whereNot('l.type', 'reversed')
-    .select('l.id', 'l.on_date', 'l.count');
+    .select('l.id', 'l.onDate', 'l.count');
   await insertEntries(
     trx,
     standing.map((e) => ({
       id: randomUUID(),
-      cohortId: record.cohort_id,
+      cohortId: record.cohortId,
       type: 'reversed' as const,
-      on: e.on_date,
+      on: e.onDate,
       count: e.count,
       reverses: e.id,
       recordId: record.id,
@@ -146,11 +147,11 @@ async function takeBack(w: Writing, id: string, record: StoredRecord): Promise<v
 /** Undoes a record by reversal; a helper may undo what they have just recorded. */
 export async function undo(w: Writing, id: string, recordId: string): Promise<Written<Outcome>> {
   const record = await findRecord(w.trx, recordId);
-  await lockCohort(w.trx, record.cohort_id);
+  await lockCohort(w.trx, record.cohortId);
   const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
-  const own = fresh && record.person_id === w.person?.id;
+  const own = fresh && record.personId === w.person?.id;
   if (!own && !(w.person && mayDo(w.person, 'grower')))
     throw new Refusal(403, 'Not for this role', 'A helper may undo only what they have just recorded.');
   await takeBack(w, id, record);
-  return onCohort(w.trx, record.cohort_id, id, 'a record was undone');
+  return onCohort(w.trx, record.cohortId, id, 'a record was undone');
 }

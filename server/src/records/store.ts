@@ -6,8 +6,8 @@ import type { Recorded } from '../write/types.ts';
 
 export interface StoredRecord extends Recorded {
   kind: RecordKind | 'undo';
-  step_key: string | null;
-  person_id: string | null;
+  stepKey: string | null;
+  personId: string | null;
   at: Date;
 }
 
@@ -45,18 +45,18 @@ export async function insertLines(sql: Sql, lines: readonly NewLine[]): Promise<
   await sql('record').insert(
     lines.map((l) => ({
       id: l.id,
-      cohort_id: l.cohortId,
+      cohortId: l.cohortId,
       kind: l.kind,
-      step_key: l.stepKey,
-      on_date: l.on,
-      person_id: l.personId,
+      stepKey: l.stepKey,
+      onDate: l.on,
+      personId: l.personId,
       done: l.done ?? null,
       finished: l.finished ?? true,
       minutes: l.minutes ?? null,
       until: l.until ?? null,
       reason: l.reason ?? null,
       note: l.note ?? '',
-      next_time: l.nextTime ?? '',
+      nextTime: l.nextTime ?? '',
       undoes: l.undoes ?? null,
       follows: l.follows ?? null,
       details: JSON.stringify(keptDetails.validateSync(l.details ?? {})),
@@ -84,9 +84,9 @@ export const insertUndo = (
   insertLines(sql, [
     {
       id,
-      cohortId: undone.cohort_id,
+      cohortId: undone.cohortId,
       kind: 'undo',
-      stepKey: undone.step_key,
+      stepKey: undone.stepKey,
       on: today,
       personId,
       undoes: undone.id,
@@ -101,24 +101,24 @@ export const writtenWith = (sql: Sql, id: string): Promise<StoredRecord[]> =>
 export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
   sql('record as r')
     .leftJoin('record as u', 'u.undoes', 'r.id')
-    .leftJoin('person as p', 'p.id', 'r.person_id')
-    .leftJoin('course_step as s', (on) => on.on('s.cohort_id', 'r.cohort_id').andOn('s.key', 'r.step_key'))
-    .where({ 'r.cohort_id': cohortId })
+    .leftJoin('person as p', 'p.id', 'r.personId')
+    .leftJoin('course_step as s', (on) => on.on('s.cohortId', 'r.cohortId').andOn('s.key', 'r.stepKey'))
+    .where({ 'r.cohortId': cohortId })
     .whereNot('r.kind', 'undo')
     .orderBy([
-      { column: 'r.on_date', order: 'desc' },
+      { column: 'r.onDate', order: 'desc' },
       { column: 'r.seq', order: 'desc' },
     ])
     .select({
       id: 'r.id',
       kind: 'r.kind',
-      stepKey: 'r.step_key',
-      on: 'r.on_date',
+      stepKey: 'r.stepKey',
+      on: 'r.onDate',
       done: 'r.done',
       minutes: 'r.minutes',
       until: 'r.until',
       details: 'r.details',
-      nextTime: 'r.next_time',
+      nextTime: 'r.nextTime',
       at: 'r.at',
       by: sql.raw("coalesce(p.name, '')"),
       title: sql.raw(

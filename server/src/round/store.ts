@@ -3,12 +3,19 @@ import type { Sql } from '../db/index.ts';
 
 const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>
   sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 's.ready': true, 'c.growing': true })
     .where('s.opens', '<=', until)
     .where('s.opens', ahead ? '>' : '<=', today);
 
 /** How many steps are open, and how many of them close by a day. */
+/** An open step beside what was last said of it. */
+type Found = Omit<RoundStep, 'putOff' | 'nextTime'> & {
+  nextTime: string | null;
+  until: string | null;
+  reason: string | null;
+};
+
 export async function countOpen(sql: Sql, today: string, closingBy: string) {
   const row = await openSteps(sql, today, false, today)
     .select(
@@ -28,11 +35,11 @@ export async function readOpenSteps(
   { ahead, until, most }: { ahead: boolean; until: string; most: number },
 ): Promise<RoundStep[]> {
   const chosen = openSteps(sql, today, ahead, until)
-    .join('place as p', 'p.id', 'c.place_id')
+    .join('place as p', 'p.id', 'c.placeId')
     .orderBy([...(ahead ? ['s.opens'] : []), 's.closes', 'p.sort', 'c.code'])
     .limit(most)
     .select(
-      's.cohort_id',
+      's.cohortId',
       's.key',
       sql.raw('row_number() OVER (ORDER BY ?? , s.closes, p.sort, c.code) AS turn', [
         ahead ? 's.opens' : 's.closes',
@@ -41,9 +48,9 @@ export async function readOpenSteps(
   const rows = await sql
     .with('chosen', chosen)
     .from('chosen as t')
-    .join('course_step as s', (on) => on.on('s.cohort_id', 't.cohort_id').andOn('s.key', 't.key'))
-    .join('cohort as c', 'c.id', 't.cohort_id')
-    .leftJoin('cohort as h', 'h.id', 'c.host_id')
+    .join('course_step as s', (on) => on.on('s.cohortId', 't.cohortId').andOn('s.key', 't.key'))
+    .join('cohort as c', 'c.id', 't.cohortId')
+    .leftJoin('cohort as h', 'h.id', 'c.hostId')
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT r.until, r.reason FROM standing_record r
@@ -60,14 +67,14 @@ export async function readOpenSteps(
     .select({
       cohortId: 'c.id',
       code: 'c.code',
-      taxonId: 'c.taxon_id',
-      placeId: 'c.place_id',
+      taxonId: 'c.taxonId',
+      placeId: 'c.placeId',
       method: 'c.method',
       live: 'c.live',
       pending: 'c.pending',
       rings: 'c.rings',
       cohortContainer: 'c.container',
-      goalCaliper: 'c.goal_caliper',
+      goalCaliper: 'c.goalCaliper',
       key: 's.key',
       operation: 's.operation',
       title: 's.title',
@@ -75,8 +82,8 @@ export async function readOpenSteps(
       opens: 's.opens',
       closes: 's.closes',
       container: 's.container',
-      rootCut: 's.root_cut',
-      topCut: 's.top_cut',
+      rootCut: 's.rootCut',
+      topCut: 's.topCut',
       materials: 's.materials',
       span: 's.span',
       minutes: 's.minutes',
@@ -86,16 +93,16 @@ export async function readOpenSteps(
       moved: 's.moved',
       until: 'o.until',
       reason: 'o.reason',
-      nextTime: 'n.next_time',
+      nextTime: 'n.nextTime',
       host: 'h.code',
       guests: sql.raw(
         `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
           FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,
       ),
     });
-  return rows.map(({ until: day, reason, ...s }) => ({
+  return (rows as Found[]).map(({ until: day, reason, ...s }) => ({
     ...s,
     nextTime: s.nextTime ?? '',
-    putOff: day ? { until: day, reason } : null,
-  })) as RoundStep[];
+    putOff: day ? { until: day, reason: reason ?? '' } : null,
+  }));
 }

@@ -3,7 +3,7 @@ import type { WeatherReport } from '@gonimos/contract/season';
 import { isIsoDate } from '@gonimos/core/calendar';
 
 export interface WeatherDay {
-  on_date: string;
+  onDate: string;
   tmin: number;
   tmax: number;
 }
@@ -40,8 +40,8 @@ export function readRecord(
     if (!good(tmin)) return fault('tmin', `is not between ${COLDEST} and ${WARMEST} °C`);
     if (!good(tmax)) return fault('tmax', `is not between ${COLDEST} and ${WARMEST} °C`);
     if (tmax < tmin) return fault('tmax', 'is below the minimum');
-    days.set(date, { on_date: date, tmin, tmax });
+    days.set(date, { onDate: date, tmin, tmax });
   });
   if (parsed.data.length === 0) faults.push({ line: 1, field: 'file', reason: 'has no days' });
-  return { days: [...days.values()].sort((a, b) => (a.on_date < b.on_date ? -1 : 1)), faults };
+  return { days: [...days.values()].sort((a, b) => (a.onDate < b.onDate ? -1 : 1)), faults };
 }

@@ -7,17 +7,17 @@ import type { Sql } from '../db/index.ts';
 const standing = (sql: Sql) =>
   sql('observation as o')
     .leftJoin('observation as w', 'w.withdraws', 'o.id')
-    .leftJoin('person as p', 'p.id', 'o.person_id')
+    .leftJoin('person as p', 'p.id', 'o.personId')
     .whereNull('o.withdraws')
     .whereNull('w.id')
     .orderBy('o.seq')
     .select({
       id: 'o.id',
-      placeId: 'o.place_id',
-      taxonId: 'o.taxon_id',
+      placeId: 'o.placeId',
+      taxonId: 'o.taxonId',
       kind: 'o.kind',
       season: 'o.season',
-      on: 'o.on_date',
+      on: 'o.onDate',
       expected: 'o.expected',
       note: 'o.note',
       by: sql.raw("coalesce(p.name, '')"),
@@ -50,14 +50,14 @@ export const insertObservation = (
 ): Promise<unknown> =>
   sql('observation').insert({
     id: o.id,
-    place_id: o.placeId,
-    taxon_id: o.taxonId ?? null,
+    placeId: o.placeId,
+    taxonId: o.taxonId ?? null,
     kind: o.kind,
     season,
-    on_date: o.on,
+    onDate: o.on,
     expected,
     note: o.note,
-    person_id: personId,
+    personId: personId,
   });
 
 export async function withdraw(
@@ -68,12 +68,12 @@ export async function withdraw(
 ): Promise<void> {
   await sql('observation').insert({
     id,
-    place_id: o.placeId,
-    taxon_id: o.taxonId,
+    placeId: o.placeId,
+    taxonId: o.taxonId,
     kind: o.kind,
     season: o.season,
-    on_date: o.on,
+    onDate: o.on,
     withdraws: o.id,
-    person_id: personId,
+    personId: personId,
   });
 }

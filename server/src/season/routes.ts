@@ -30,8 +30,8 @@ export function seasonRoutes(app: FastifyInstance): void {
       const { days, faults } = readRecord(body.csv, todayAt(await readNursery(app.db)));
       const report = {
         days: days.length,
-        from: days[0]?.on_date ?? null,
-        to: days.at(-1)?.on_date ?? null,
+        from: days[0]?.onDate ?? null,
+        to: days.at(-1)?.onDate ?? null,
         faults: faults.slice(0, 200),
         replaced: await differing(app.db, days),
       };

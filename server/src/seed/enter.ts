@@ -20,9 +20,9 @@ export async function enterLot({ trx }: Writing, lot: NewSeedLot): Promise<Writt
   const { from } = readUncertainDate(lot.harvested, hemisphereOf(nursery.latitude))!;
   await notInFuture(trx, 'harvested', from);
   if (lot.parentId) {
-    const parent = await trx('cohort').where({ id: lot.parentId }).first('taxon_id');
+    const parent = await trx('cohort').where({ id: lot.parentId }).first('taxonId');
     if (!parent) throw wrongField('parentId', 'is not there');
-    if (parent.taxon_id !== lot.taxonId) throw wrongField('parentId', 'is of another kind of plant');
+    if (parent.taxonId !== lot.taxonId) throw wrongField('parentId', 'is of another kind of plant');
   }
   await insertLot(trx, lot, from);
   return answering({ id: lot.id });
@@ -34,10 +34,10 @@ export async function tellOfLot(
   lotId: string,
   e: NewSeedEvent,
 ): Promise<Written<Entered>> {
-  const lot = await trx('seed_lot').where({ id: lotId }).first('harvested_from');
+  const lot = await trx('seed_lot').where({ id: lotId }).first('harvestedFrom');
   if (!lot) throw notFound('seed lot');
   await notInFuture(trx, 'on', e.on);
-  if (e.on < lot.harvested_from) throw wrongField('on', `is before the harvest, ${lot.harvested_from}`);
+  if (e.on < lot.harvestedFrom) throw wrongField('on', `is before the harvest, ${lot.harvestedFrom}`);
   if (e.kind === 'test' && e.tested === null)
     throw wrongField('tested', 'is missing: how many seeds were tried');
   if (e.kind === 'test' && e.sound === null) throw wrongField('sound', 'is missing: how many were sound');
@@ -70,11 +70,11 @@ export async function uncoverPlants(
 ): Promise<Written<Entered>> {
   const { trx } = w;
   await notInFuture(trx, 'ended', off.ended);
-  const row = await trx('protection').where({ id: coverId }).first('from_date', 'cohort_id');
+  const row = await trx('protection').where({ id: coverId }).first('fromDate', 'cohortId');
   if (!row) throw notFound('protection');
-  await lockCohort(trx, row.cohort_id);
-  if (off.ended < row.from_date) throw wrongField('ended', `is before it went on, ${row.from_date}`);
+  await lockCohort(trx, row.cohortId);
+  if (off.ended < row.fromDate) throw wrongField('ended', `is before it went on, ${row.fromDate}`);
   await endProtection(trx, coverId, off.version, off.ended);
-  await guardOff(w, row.cohort_id, coverId, off.ended);
-  return touching([row.cohort_id], 'a cover came off', { id: coverId });
+  await guardOff(w, row.cohortId, coverId, off.ended);
+  return touching([row.cohortId], 'a cover came off', { id: coverId });
 }

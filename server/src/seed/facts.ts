@@ -10,7 +10,7 @@ import { readEntriesOf } from '../ledger/store.ts';
 interface SownRow {
   id: string;
   cover: number | null;
-  cold_on: string | null;
+  coldOn: string | null;
 }
 
 /** Days of cold a sowing had, where its lot tells of any. */
@@ -53,10 +53,10 @@ export const addSeedFacts: AddFacts = async (sql, facts) => {
   const covered = facts.filter((f) => sown.get(f.id)!.cover !== null && f.programme.method === 'seed');
   const halves = await halvesUp(sql, covered);
   return facts.map((f) => {
-    const { cover, cold_on } = sown.get(f.id)!;
+    const { cover, coldOn } = sown.get(f.id)!;
     return {
       ...f,
-      chilled: chilledOf(cold_on, f.startedOn),
+      chilled: chilledOf(coldOn, f.startedOn),
       cover: cover === null ? null : { clearance: cover },
       halfUp: halves.get(f.id) ?? null,
     };

@@ -17,7 +17,7 @@ export const emergenceFollower: Follower = {
 };
 
 const openCovers = (sql: Sql, cohortId: string) =>
-  sql('protection').where({ cohort_id: cohortId }).whereNull('ended');
+  sql('protection').where({ cohortId: cohortId }).whereNull('ended');
 
 /** A cover recorded as a step of the course is the cover of the tray and of the watch list, on and off. */
 export const coverFollower: Follower = {
@@ -26,23 +26,23 @@ export const coverFollower: Follower = {
     if (operation?.cover === 'on' && !(await openCovers(trx, r.cohortId).first('id')))
       await trx('protection').insert({
         id: randomUUID(),
-        cohort_id: r.cohortId,
-        from_date: r.on,
-        record_id: r.id,
-        person_id: personId,
+        cohortId: r.cohortId,
+        fromDate: r.on,
+        recordId: r.id,
+        personId: personId,
         kind: cohort.live > 0 ? 'guard' : 'mesh',
         clearance: CLEARANCE,
         note: '',
       });
     if (operation?.cover === 'off')
       await openCovers(trx, r.cohortId)
-        .where('from_date', '<=', r.on)
-        .update({ ended: r.on, ended_by: r.id, version: trx.raw('version + 1') });
+        .where('fromDate', '<=', r.on)
+        .update({ ended: r.on, endedBy: r.id, version: trx.raw('version + 1') });
   },
   takeBack: async ({ trx }, { id }) => {
-    await trx('protection').where({ record_id: id }).delete();
+    await trx('protection').where({ recordId: id }).delete();
     await trx('protection')
-      .where({ ended_by: id })
-      .update({ ended: null, ended_by: null, version: trx.raw('version + 1') });
+      .where({ endedBy: id })
+      .update({ ended: null, endedBy: null, version: trx.raw('version + 1') });
   },
 };

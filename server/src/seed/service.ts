@@ -114,16 +114,16 @@ function warmthBetween(book: SeasonBook, from: number, to: number): number {
 
 interface Sown {
   id: string;
-  taxon_id: string;
-  place_id: string;
-  started_from: string;
+  taxonId: string;
+  placeId: string;
+  startedFrom: string;
 }
 
 /** The day half are expected to be up; null where it never gets warm enough. */
 function expectedUp(book: SeasonBook, c: Sown, coldOn: string | null): string | null {
-  const sown = toDay(c.started_from);
-  const kind = taxon(c.taxon_id);
-  const from = growsFrom(kind, book, sown, chilledOf(coldOn, c.started_from));
+  const sown = toDay(c.startedFrom);
+  const kind = taxon(c.taxonId);
+  const from = growsFrom(kind, book, sown, chilledOf(coldOn, c.startedFrom));
   const day = book.warmthBy(from, kind.emergence.value, WARMTH_BASE);
   return day === null ? null : toIso(day);
 }
@@ -133,7 +133,7 @@ const coverSteps = (cover: 'on' | 'off') => operationsThat((o) => o.cover === co
 /** The step by which a cover goes on or comes off, where the course has one. */
 const nextStep = (sql: Sql, cohortId: string, cover: 'on' | 'off') =>
   sql('course_step')
-    .where({ cohort_id: cohortId, status: 'planned', ready: true })
+    .where({ cohortId: cohortId, status: 'planned', ready: true })
     .whereIn('operation', coverSteps(cover))
     .orderBy('seq')
     .first<{ key: string; closes: string } | undefined>('key', 'closes');
@@ -145,35 +145,35 @@ export async function guardDone(w: Writing, cohortId: string, p: NewProtection):
   const id = randomUUID();
   const note = `${p.kind}, ${p.clearance} mm clear`;
   await recordWork(w, workOn({ id, cohortId, stepKey: step.key, on: p.from, note }));
-  await w.trx('protection').where({ id: p.id }).update({ record_id: id });
+  await w.trx('protection').where({ id: p.id }).update({ recordId: id });
 }
 
 /** The last cover that comes off is the end of the guard in the course. */
 export async function guardOff(w: Writing, cohortId: string, coverId: string, on: string): Promise<void> {
-  const left = await w.trx('protection').where({ cohort_id: cohortId }).whereNull('ended').first('id');
+  const left = await w.trx('protection').where({ cohortId: cohortId }).whereNull('ended').first('id');
   const step = left ? undefined : await nextStep(w.trx, cohortId, 'off');
   if (!step) return;
   const id = randomUUID();
   await recordWork(w, workOn({ id, cohortId, stepKey: step.key, on }));
-  await w.trx('protection').where({ id: coverId }).update({ ended_by: id });
+  await w.trx('protection').where({ id: coverId }).update({ endedBy: id });
 }
 
 /** Everything one sowing has shown so far. */
 export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
   const c = await sql('cohort')
     .where({ id: cohortId })
-    .first<Sown & { lot_id: string | null }>('id', 'taxon_id', 'place_id', 'started_from', 'lot_id');
+    .first<Sown & { lotId: string | null }>('id', 'taxonId', 'placeId', 'startedFrom', 'lotId');
   if (!c) throw notFound('cohort');
   const { books, today } = await readGround(sql);
-  const book = books.get(c.place_id)!;
+  const book = books.get(c.placeId)!;
   const entries = standing(await readEntries(sql, cohortId));
   const started = entries.filter((e) => e.type === 'started').reduce((n, e) => n + e.count, 0);
   const curve = emergenceCurve(
-    c.started_from,
+    c.startedFrom,
     started,
     entries.filter((e) => e.type === 'emerged').map((e) => ({ on: e.on, count: e.count })),
   );
-  const cold = c.lot_id === null ? null : await coldOn(sql, c.lot_id);
+  const cold = c.lotId === null ? null : await coldOn(sql, c.lotId);
   const off = await nextStep(sql, cohortId, 'off');
   const lost = groupBy(
     entries.filter((e) => e.type === 'lost_before_emergence'),
@@ -181,18 +181,18 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
   );
   return {
     sown: started,
-    sownOn: c.started_from,
+    sownOn: c.startedFrom,
     curve,
     warmthToHalf:
       curve.t50 === null
         ? null
-        : warmthBetween(book, toDay(c.started_from), Math.round(toDay(c.started_from) + curve.t50)),
+        : warmthBetween(book, toDay(c.startedFrom), Math.round(toDay(c.startedFrom) + curve.t50)),
     expected: expectedUp(book, c, cold),
     protections: (await readProtections(sql, cohortId)).map((p): Protection => ({
       ...p,
       until: p.ended ? null : (off?.closes ?? null),
     })),
-    risk: animalRisk(await readEaten(sql), c.place_id, today),
+    risk: animalRisk(await readEaten(sql), c.placeId, today),
     lost: [...lost].map(([cause, of]) => ({ cause, count: of.reduce((n, e) => n + e.count, 0) })),
   };
 }
@@ -200,21 +200,21 @@ export async function readSowing(sql: Sql, cohortId: string): Promise<Sowing> {
 /** Seed lying in the open that animals are likely to find, and covers that have to come off. */
 export async function seedWatch(sql: Sql, today: string) {
   const lying: (Sown & { code: string })[] = await sql('cohort as c')
-    .join('course_step as s', 's.cohort_id', 'c.id')
+    .join('course_step as s', 's.cohortId', 'c.id')
     .where({ 'c.method': 'seed', 's.status': 'planned' })
     .whereIn(
       's.operation',
       operationsThat((o) => o.asks.includes('emergence')),
     )
     .where('c.pending', '>', 0)
-    .select('c.id', 'c.code', 'c.taxon_id', 'c.place_id', 'c.started_from');
+    .select('c.id', 'c.code', 'c.taxonId', 'c.placeId', 'c.startedFrom');
   const covered: { id: string; code: string; kind: string; until: string | null }[] = await sql(
     'protection as p',
   )
-    .join('cohort as c', 'c.id', 'p.cohort_id')
+    .join('cohort as c', 'c.id', 'p.cohortId')
     .leftJoin('course_step as s', (on) =>
       on
-        .on('s.cohort_id', 'c.id')
+        .on('s.cohortId', 'c.id')
         .andOn(sql.raw("s.status = 'planned' AND s.ready"))
         .andOnIn('s.operation', coverSteps('off')),
     )
@@ -229,7 +229,7 @@ export async function seedWatch(sql: Sql, today: string) {
     ...lying
       .filter((c) => !under.has(c.id))
       .flatMap((c) => {
-        const risk = animalRisk(eaten, c.place_id, today);
+        const risk = animalRisk(eaten, c.placeId, today);
         if (risk.level === 'low') return [];
         const why =
           risk.learnedOn !== null

@@ -20,11 +20,11 @@ export const insertLot = (sql: Sql, l: NewSeedLot, harvestedFrom: string): Promi
   sql('seed_lot').insert({
     id: l.id,
     name: l.name,
-    taxon_id: l.taxonId,
+    taxonId: l.taxonId,
     source: l.source,
-    parent_id: l.parentId ?? null,
-    harvested_said: l.harvested,
-    harvested_from: harvestedFrom,
+    parentId: l.parentId ?? null,
+    harvestedSaid: l.harvested,
+    harvestedFrom: harvestedFrom,
     seeds: l.seeds,
     price: l.price,
     handling: l.handling,
@@ -40,29 +40,29 @@ export const insertSeedEvent = (
 ): Promise<unknown> =>
   sql('seed_event').insert({
     id: e.id,
-    lot_id: lotId,
+    lotId: lotId,
     kind: e.kind,
-    on_date: e.on,
+    onDate: e.on,
     tested: e.tested,
     sound: e.sound,
     seeds: e.seeds,
     note: e.note,
-    person_id: personId,
+    personId: personId,
   });
 
 export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
   sql('seed_lot as l')
-    .leftJoin('cohort as p', 'p.id', 'l.parent_id')
-    .orderBy([{ column: 'l.harvested_from', order: 'desc' }, 'l.name'])
+    .leftJoin('cohort as p', 'p.id', 'l.parentId')
+    .orderBy([{ column: 'l.harvestedFrom', order: 'desc' }, 'l.name'])
     .select({
       id: 'l.id',
       name: 'l.name',
-      taxonId: 'l.taxon_id',
+      taxonId: 'l.taxonId',
       source: 'l.source',
-      parentId: 'l.parent_id',
+      parentId: 'l.parentId',
       parentCode: 'p.code',
-      harvested: 'l.harvested_said',
-      harvestedFrom: 'l.harvested_from',
+      harvested: 'l.harvestedSaid',
+      harvestedFrom: 'l.harvestedFrom',
       seeds: 'l.seeds',
       price: 'l.price',
       handling: 'l.handling',
@@ -72,33 +72,33 @@ export const readLotRows = (sql: Sql): Promise<LotRow[]> =>
 
 /** Cohorts sown of a lot that are growing. */
 export const cohortsOf = async (sql: Sql, lotId: string): Promise<string[]> =>
-  (await sql('cohort').where({ lot_id: lotId, growing: true }).orderBy('id').select('id')).map((c) => c.id);
+  (await sql('cohort').where({ lotId: lotId, growing: true }).orderBy('id').select('id')).map((c) => c.id);
 
 /** Since when a lot lies in the cold; null: nothing is told of it. */
 export async function coldOn(sql: Sql, lotId: string): Promise<string | null> {
   const cold = await sql('seed_event')
-    .where({ lot_id: lotId, kind: 'to cold' })
-    .orderBy('on_date')
-    .first('on_date');
-  return cold?.on_date ?? null;
+    .where({ lotId: lotId, kind: 'to cold' })
+    .orderBy('onDate')
+    .first('onDate');
+  return cold?.onDate ?? null;
 }
 
 /** What a start should know of its seed: when it was harvested, and since when it lies in the cold. */
 export async function lotKnown(sql: Sql, id: string): Promise<LotKnown | null> {
-  const lot = await sql('seed_lot').where({ id }).first('harvested_from');
+  const lot = await sql('seed_lot').where({ id }).first('harvestedFrom');
   if (!lot) return null;
-  return { harvested: lot.harvested_from, toColdOn: await coldOn(sql, id) };
+  return { harvested: lot.harvestedFrom, toColdOn: await coldOn(sql, id) };
 }
 
 export const readSeedEvents = (sql: Sql): Promise<(SeedEventRow & { lotId: string })[]> =>
   sql('seed_event as e')
-    .leftJoin('person as p', 'p.id', 'e.person_id')
-    .orderBy(['e.on_date', 'e.seq'])
+    .leftJoin('person as p', 'p.id', 'e.personId')
+    .orderBy(['e.onDate', 'e.seq'])
     .select({
       id: 'e.id',
-      lotId: 'e.lot_id',
+      lotId: 'e.lotId',
       kind: 'e.kind',
-      on: 'e.on_date',
+      on: 'e.onDate',
       tested: 'e.tested',
       sound: 'e.sound',
       seeds: 'e.seeds',
@@ -111,14 +111,14 @@ export const readSownOf = (
   sql: Sql,
 ): Promise<{ lotId: string; id: string; code: string; count: number; emerged: number; pending: number }[]> =>
   sql('cohort as c')
-    .join('ledger_entry as s', (on) => on.on('s.cohort_id', 'c.id').andOn('s.type', sql.raw("'started'")))
+    .join('ledger_entry as s', (on) => on.on('s.cohortId', 'c.id').andOn('s.type', sql.raw("'started'")))
     .leftJoin('ledger_entry as r', 'r.reverses', 's.id')
-    .whereNotNull('c.lot_id')
-    .whereNull('c.split_from')
+    .whereNotNull('c.lotId')
+    .whereNull('c.splitFrom')
     .whereNull('r.id')
     .orderBy('c.code')
     .select({
-      lotId: 'c.lot_id',
+      lotId: 'c.lotId',
       id: 'c.id',
       code: 'c.code',
       count: 's.count',
@@ -130,7 +130,7 @@ const PROTECTION = {
   id: 'id',
   kind: 'kind',
   clearance: 'clearance',
-  from: 'from_date',
+  from: 'fromDate',
   ended: 'ended',
   note: 'note',
   version: 'version',
@@ -138,7 +138,7 @@ const PROTECTION = {
 export type ProtectionRow = Omit<Protection, 'until'>;
 
 export const readProtections = (sql: Sql, cohortId: string): Promise<ProtectionRow[]> =>
-  sql('protection').where({ cohort_id: cohortId }).orderBy('from_date').select(PROTECTION);
+  sql('protection').where({ cohortId: cohortId }).orderBy('fromDate').select(PROTECTION);
 
 export const insertProtection = (
   sql: Sql,
@@ -148,12 +148,12 @@ export const insertProtection = (
 ): Promise<unknown> =>
   sql('protection').insert({
     id: p.id,
-    cohort_id: cohortId,
+    cohortId: cohortId,
     kind: p.kind,
     clearance: p.clearance,
-    from_date: p.from,
+    fromDate: p.from,
     note: p.note,
-    person_id: personId,
+    personId: personId,
   });
 
 export async function endProtection(sql: Sql, id: string, version: number, ended: string): Promise<void> {
@@ -169,11 +169,11 @@ export async function endProtection(sql: Sql, id: string, version: number, ended
 /** Seed and seedlings that animals took, of all places; `of`: what had been sown there. */
 export const readEaten = (sql: Sql): Promise<Eaten[]> =>
   sql('ledger_entry as l')
-    .join('cohort as c', 'c.id', 'l.cohort_id')
-    .join('ledger_entry as s', (on) => on.on('s.cohort_id', 'c.id').andOn('s.type', sql.raw("'started'")))
+    .join('cohort as c', 'c.id', 'l.cohortId')
+    .join('ledger_entry as s', (on) => on.on('s.cohortId', 'c.id').andOn('s.type', sql.raw("'started'")))
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
     .where('l.cause', 'eaten')
     .whereIn('l.type', ['lost', 'lost_before_emergence'])
     .whereNull('r.id')
-    .orderBy('l.on_date')
-    .select({ placeId: 'c.place_id', on: 'l.on_date', count: 'l.count', of: 's.count' });
+    .orderBy('l.onDate')
+    .select({ placeId: 'c.placeId', on: 'l.onDate', count: 'l.count', of: 's.count' });

@@ -21,17 +21,17 @@ import { readLived } from './history.ts';
 
 const COLUMNS = {
   id: 'id',
-  taxonId: 'taxon_id',
-  programmeId: 'programme_id',
-  placeId: 'place_id',
+  taxonId: 'taxonId',
+  programmeId: 'programmeId',
+  placeId: 'placeId',
   stage: 'stage',
   wanted: 'wanted',
-  byYear: 'by_year',
+  byYear: 'byYear',
   confidence: 'confidence',
   most: 'most',
   cost: 'cost',
   note: 'note',
-  closedOn: 'closed_on',
+  closedOn: 'closedOn',
   version: 'version',
 };
 type GoalRow = Omit<Goal, 'programmeName' | 'stageWords' | 'state' | 'unit' | 'underWay' | 'next'>;
@@ -39,23 +39,23 @@ type GoalRow = Omit<Goal, 'programmeName' | 'stageWords' | 'state' | 'unit' | 'u
 export const insertGoal = (sql: Sql, g: NewGoal, personId: string | null): Promise<unknown> =>
   sql('start_goal').insert({
     id: g.id,
-    taxon_id: g.taxonId,
-    programme_id: g.programmeId,
-    place_id: g.placeId,
+    taxonId: g.taxonId,
+    programmeId: g.programmeId,
+    placeId: g.placeId,
     stage: g.stage,
     wanted: g.wanted,
-    by_year: g.byYear,
+    byYear: g.byYear,
     confidence: g.confidence,
     most: g.most,
     note: g.note,
     cost: JSON.stringify(g.cost),
-    person_id: personId,
+    personId: personId,
   });
 
 export async function closeGoal(sql: Sql, id: string, version: number, today: string): Promise<void> {
   const closed = await sql('start_goal')
     .where({ id, version })
-    .update({ closed_on: today, version: version + 1 });
+    .update({ closedOn: today, version: version + 1 });
   if (closed > 0) return;
   const now = await sql('start_goal').where({ id }).first(COLUMNS);
   if (!now) throw notFound('goal');
@@ -107,16 +107,16 @@ function stateOf(g: GoalRow, p: Programme, stages: StageEstimate[], standing: St
 
 /** Every goal that is not closed, with what is under way, what is still to start and when. */
 export async function readGoals(sql: Sql): Promise<Goal[]> {
-  const rows: GoalRow[] = await sql('start_goal').whereNull('closed_on').orderBy('at').select(COLUMNS);
+  const rows: GoalRow[] = await sql('start_goal').whereNull('closedOn').orderBy('at').select(COLUMNS);
   if (rows.length === 0) return [];
   const ground = await readStartGround(sql);
-  const linked: { id: string; goal_id: string; live: number; pending: number }[] = await sql('cohort')
+  const linked: { id: string; goalId: string; live: number; pending: number }[] = await sql('cohort')
     .whereIn(
-      'goal_id',
+      'goalId',
       rows.map((g) => g.id),
     )
     .where('growing', true)
-    .select('id', 'goal_id', 'live', 'pending');
+    .select('id', 'goalId', 'live', 'pending');
   const facts = new Map(
     (
       await readFacts(
@@ -125,7 +125,7 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
       )
     ).map((f) => [f.id, f]),
   );
-  const byGoal = groupBy(linked, (c) => c.goal_id);
+  const byGoal = groupBy(linked, (c) => c.goalId);
   const goals: Goal[] = [];
   for (const g of rows) {
     const { programme: p } = await readProgramme(sql, g.programmeId);
@@ -147,15 +147,12 @@ export async function readGoals(sql: Sql): Promise<Goal[]> {
 }
 
 /** Cutting goals that still want what a pruning of these plants has given. */
-export async function offersFor(sql: Sql, parent: { id: string; taxon_id: string }): Promise<StartOffer[]> {
-  const open = await sql('start_goal')
-    .where({ taxon_id: parent.taxon_id })
-    .whereNull('closed_on')
-    .first('id');
+export async function offersFor(sql: Sql, parent: { id: string; taxonId: string }): Promise<StartOffer[]> {
+  const open = await sql('start_goal').where({ taxonId: parent.taxonId }).whereNull('closedOn').first('id');
   if (!open) return [];
   const goals = await readGoals(sql);
   return goals
-    .filter((g) => g.taxonId === parent.taxon_id && g.unit === 'cuttings' && !g.state.met)
+    .filter((g) => g.taxonId === parent.taxonId && g.unit === 'cuttings' && !g.state.met)
     .map((g) => ({
       goalId: g.id,
       taxonId: g.taxonId,

@@ -70,9 +70,9 @@ const MOST_BATCHES = 400;
 /** What the ledgers tell of each stage, for one kind of plant; parts split off are told by the whole. */
 export async function readLived(sql: Sql, taxonId: string): Promise<Lived[]> {
   const ids: string[] = await sql('cohort')
-    .where({ taxon_id: taxonId })
-    .whereNull('split_from')
-    .orderBy([{ column: 'started_from', order: 'desc' }, 'code'])
+    .where({ taxonId: taxonId })
+    .whereNull('splitFrom')
+    .orderBy([{ column: 'startedFrom', order: 'desc' }, 'code'])
     .limit(MOST_BATCHES)
     .pluck('id');
   if (ids.length === 0) return [];

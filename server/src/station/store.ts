@@ -16,17 +16,18 @@ export async function insertReadings(sql: Sql, readings: Reading[]): Promise<voi
 }
 
 /** Readings of the 24 hours up to the end of a day, oldest first. */
-export const readReadings = (sql: Sql, today: string): Promise<Reading[]> =>
-  sql('station_reading')
+export async function readReadings(sql: Sql, today: string): Promise<Reading[]> {
+  const newest = await sql('station_reading')
     .whereRaw("at > ?::date - interval '1 day' AND at < ?::date + interval '1 day'", [today, today])
     .orderBy('at', 'desc')
     .limit(24)
-    .select(
+    .select<Reading[]>(
       sql.raw(`to_char(at, 'YYYY-MM-DD"T"HH24:MI') AS at`),
       'temperature',
       'humidity',
       'wind',
       'gust',
       'rain',
-    )
-    .then((rows: Reading[]) => rows.reverse());
+    );
+  return newest.reverse();
+}

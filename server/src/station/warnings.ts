@@ -38,18 +38,18 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
       guards.map((o) => o.id),
     )
     .whereRaw('s.done_on > ?::date - ?::int', [today, FRESH_DAYS])
-    .distinctOn('s.cohort_id')
-    .orderBy([{ column: 's.cohort_id' }, { column: 's.done_on', order: 'desc' }])
-    .select('s.cohort_id', 's.operation');
+    .distinctOn('s.cohortId')
+    .orderBy([{ column: 's.cohortId' }, { column: 's.doneOn', order: 'desc' }])
+    .select('s.cohortId', 's.operation');
   const rows: Row[] = await sql('cohort as c')
-    .join('place as p', 'p.id', 'c.place_id')
-    .leftJoin(lately.as('g'), 'g.cohort_id', 'c.id')
+    .join('place as p', 'p.id', 'c.placeId')
+    .leftJoin(lately.as('g'), 'g.cohortId', 'c.id')
     .where('c.growing', true)
     .orderBy('c.code')
     .select({
       id: 'c.id',
       code: 'c.code',
-      taxonId: 'c.taxon_id',
+      taxonId: 'c.taxonId',
       container: 'c.container',
       placeId: 'p.id',
       placeName: 'p.name',

@@ -8,7 +8,7 @@ import { conflict } from '../http/problem.ts';
 const SPOKEN_FOR = 90;
 
 async function shelves(sql: Sql): Promise<Omit<StockRow, 'wanted'>[]> {
-  const { rows } = await sql.raw(`
+  const { rows } = await sql.raw<{ rows: Omit<StockRow, 'wanted'>[] }>(`
     SELECT s.container, s.arriving, s.arrives, s.version, s.counted_on AS "countedOn",
       greatest(0, s.counted - coalesce((
         SELECT sum(coalesce(r.done, 0)) FROM standing_record r
@@ -25,13 +25,13 @@ interface WantRow extends Want {
 
 async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
   const rows = await sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereNotNull('s.container')
     .where('s.target', '<=', addDays(today, SPOKEN_FOR))
     .whereIn('s.container', sql('container_stock').select('container'))
     .select({
-      cohortId: 's.cohort_id',
+      cohortId: 's.cohortId',
       key: 's.key',
       code: 'c.code',
       container: 's.container',
@@ -76,11 +76,11 @@ export async function readStock(sql: Sql, today: string): Promise<StockRow[]> {
 
 /** A fresh count of one kind; version 0 counts it for the first time. */
 export async function writeCount(sql: Sql, c: CountStock, today: string): Promise<void> {
-  const last = await sql('record').max('seq as seq').first();
+  const last = await sql('record').max({ seq: 'seq' }).first<{ seq: number | null }>();
   const row = {
     counted: c.counted,
-    counted_on: today,
-    counted_seq: last?.seq ?? 0,
+    countedOn: today,
+    countedSeq: last?.seq ?? 0,
     arriving: c.arriving,
     arrives: c.arrives ?? null,
     version: c.version + 1,
@@ -102,7 +102,7 @@ export async function writeCount(sql: Sql, c: CountStock, today: string): Promis
 /** Cohorts with a step that soon wants one of these kinds, as far as they have been counted. */
 export const wantersOf = (sql: Sql, kinds: string[], today: string): Promise<string[]> =>
   sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
+    .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereIn('s.container', sql('container_stock').whereIn('container', kinds).select('container'))
     .where('s.target', '<=', addDays(today, SPOKEN_FOR))

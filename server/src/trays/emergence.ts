@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { operationsThat } from '@gonimos/core/operations';
 import { workOn } from '@gonimos/contract/records';
+import { sure } from '../db/sure.ts';
 import type { Trx } from '../db/index.ts';
 import { todayAt, readNursery } from '../nursery/store.ts';
 import { insertUndo, insertWork, type StoredRecord } from '../records/store.ts';
@@ -9,10 +10,10 @@ import { insertUndo, insertWork, type StoredRecord } from '../records/store.ts';
 async function lastShown(trx: Trx, cohortId: string): Promise<string> {
   const row = await trx('ledger_entry as l')
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
-    .where({ 'l.cohort_id': cohortId })
+    .where({ 'l.cohortId': cohortId })
     .whereIn('l.type', ['emerged', 'lost_before_emergence'])
     .whereNull('r.id')
-    .max({ on: 'l.on_date' })
+    .max({ on: 'l.onDate' })
     .first();
   return row!.on as string;
 }
@@ -27,14 +28,14 @@ const countedByCells = (trx: Trx, cohortId: string): Promise<StoredRecord | unde
  * A correction that leaves seed takes the count back. True when the count was made now.
  */
 export async function followEmergence(trx: Trx, cohortId: string, personId: string | null): Promise<boolean> {
-  const { pending } = await trx('cohort').where({ id: cohortId }).first('pending');
+  const { pending } = await sure(trx('cohort').where({ id: cohortId }).first('pending'));
   if (pending > 0) {
     const counted = await countedByCells(trx, cohortId);
     if (counted) await insertUndo(trx, randomUUID(), counted, todayAt(await readNursery(trx)), personId);
     return false;
   }
   const step = await trx('course_step')
-    .where({ cohort_id: cohortId, status: 'planned', ready: true })
+    .where({ cohortId: cohortId, status: 'planned', ready: true })
     .whereIn(
       'operation',
       operationsThat((o) => o.asks.includes('emergence')),
@@ -44,7 +45,7 @@ export async function followEmergence(trx: Trx, cohortId: string, personId: stri
   const record = workOn({
     id: randomUUID(),
     cohortId,
-    stepKey: step.key as string,
+    stepKey: step.key,
     on: await lastShown(trx, cohortId),
     note: 'Counted in the cells of its trays.',
   });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { MarkCells, MarkOutcome, NewTray, Tray, Trays } from '@gonimos/contract/trays';
 import { inTurn, type NewEntry } from '@gonimos/core/ledger';
 import { cellName, effectsOf, markFault, type CellEffect } from '@gonimos/core/trays';
+import { sure } from '../db/sure.ts';
 import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound, wrongField } from '../http/problem.ts';
 import { insertEntries } from '../ledger/store.ts';
@@ -41,7 +42,7 @@ export async function readTrays(sql: Sql, cohortId: string): Promise<Trays> {
 
 /** Cells never hold more seed or plants than the ledger does. */
 async function withinLedger(trx: Trx, cohortId: string, field: string): Promise<void> {
-  const { live, pending } = await trx('cohort').where({ id: cohortId }).first('live', 'pending');
+  const { live, pending } = await sure(trx('cohort').where({ id: cohortId }).first('live', 'pending'));
   const inside = await standingInTrays(trx, cohortId);
   if (inside.seed > pending)
     throw wrongField(field, `would hold ${inside.seed} seeds in cells, the ledger has ${pending} left`);
@@ -76,14 +77,14 @@ const same = (a: CellEffect, b: CellEffect) => a.type === b.type && a.cause === 
  */
 async function follow(
   trx: Trx,
-  tray: { id: string; cohort_id: string },
+  tray: { id: string; cohortId: string },
   all: readonly HeldCell[],
   changes: readonly Change[],
   said: { on: string; personId: string | null },
 ): Promise<void> {
   const entries: NewEntry[] = [];
-  const links: { tray_id: string; cell: number; entry_id: string }[] = [];
-  const base = { cohortId: tray.cohort_id, personId: said.personId };
+  const links: { trayId: string; cell: number; entryId: string }[] = [];
+  const base = { cohortId: tray.cohortId, personId: said.personId };
 
   const goneBy = new Map<string, { effect: HeldEffect; cells: Set<number> }>();
   for (const c of changes)
@@ -110,7 +111,7 @@ async function follow(
       seq: effect.seq,
       note: `cells of a tray, ${cells.size} corrected`,
     });
-    links.push(...rest.map((cell) => ({ tray_id: tray.id, cell, entry_id: again })));
+    links.push(...rest.map((cell) => ({ trayId: tray.id, cell, entryId: again })));
   }
 
   const comeBy = new Map<string, { effect: CellEffect; id: string; cells: number[] }>();
@@ -132,13 +133,13 @@ async function follow(
       cause: effect.cause,
       note: 'cells of a tray',
     });
-    links.push(...cells.map((cell) => ({ tray_id: tray.id, cell, entry_id: id })));
+    links.push(...cells.map((cell) => ({ trayId: tray.id, cell, entryId: id })));
   }
 
   await insertEntries(trx, [...entries, ...inTurn(come)]);
   const dropped = [...goneBy.keys()];
   if (dropped.length > 0)
-    await trx('tray_cell_entry').where({ tray_id: tray.id }).whereIn('entry_id', dropped).delete();
+    await trx('tray_cell_entry').where({ trayId: tray.id }).whereIn('entryId', dropped).delete();
   if (links.length > 0) await trx('tray_cell_entry').insert(links);
 }
 
@@ -160,9 +161,9 @@ async function mark(
   marks: readonly MarkRow[],
 ): Promise<Written<MarkOutcome>> {
   const tray = await findTray(trx, trayId);
-  const cohort = await lockCohort(trx, tray.cohort_id);
+  const cohort = await lockCohort(trx, tray.cohortId);
   await notInFuture(trx, 'on', said.on);
-  if (said.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
+  if (said.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
   const cells = await readCells(trx, trayId);
   const last = new Map(marks.map((m) => [m.cell, m]));
   const applied: MarkRow[] = [];
@@ -190,15 +191,15 @@ async function mark(
   });
   await insertMarks(trx, { ...said, trayId, personId }, applied);
   await follow(trx, tray, cells, changes, { on: said.on, personId });
-  await withinLedger(trx, tray.cohort_id, 'marks');
+  await withinLedger(trx, tray.cohortId, 'marks');
   const told = changes.some((c) => c.gone.length + c.come.length > 0);
-  const counted = told && (await followEmergence(trx, tray.cohort_id, personId));
+  const counted = told && (await followEmergence(trx, tray.cohortId, personId));
   const by = await lastMarkedBy(
     trx,
     trayId,
     met.map((m) => m.cell),
   );
-  return touching(told ? [tray.cohort_id] : [], 'cells of a tray were marked', {
+  return touching(told ? [tray.cohortId] : [], 'cells of a tray were marked', {
     tray: await readTray(trx, tray),
     conflicts: met.map((m) => ({
       cell: m.cell,

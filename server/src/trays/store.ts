@@ -6,7 +6,7 @@ import { notFound } from '../http/problem.ts';
 
 export interface TrayRow {
   id: string;
-  cohort_id: string;
+  cohortId: string;
   name: string;
   rows: number;
   columns: number;
@@ -20,22 +20,21 @@ export async function findTray(sql: Sql, id: string): Promise<TrayRow> {
 
 /** Seed lying in the cells of a cohort's trays, and plants standing in them. */
 export async function standingInTrays(sql: Sql, cohortId: string): Promise<{ seed: number; plants: number }> {
-  const row = await sql('tray_cell as x')
-    .join('tray as t', 't.id', 'x.tray_id')
-    .where({ 't.cohort_id': cohortId })
-    .first(
+  return sql('tray_cell as x')
+    .join('tray as t', 't.id', 'x.trayId')
+    .where({ 't.cohortId': cohortId })
+    .first<{ seed: number; plants: number }>(
       sql.raw("(count(*) FILTER (WHERE x.state = 'sown'))::int AS seed"),
       sql.raw("(count(*) FILTER (WHERE x.state IN ('up', 'twin')))::int AS plants"),
     );
-  return row;
 }
 
 export async function insertTray(sql: Sql, cohortId: string, t: NewTray, filled: CellState): Promise<void> {
   const { id, name, rows, columns } = t;
-  await sql('tray').insert({ id, cohort_id: cohortId, name, rows, columns });
+  await sql('tray').insert({ id, cohortId: cohortId, name, rows, columns });
   await sql('tray_cell').insert(
     Array.from({ length: rows * columns }, (_, cell) => ({
-      tray_id: id,
+      trayId: id,
       cell,
       state: cell < t.fill ? filled : 'empty',
     })),
@@ -54,20 +53,20 @@ export interface HeldCell {
 }
 
 export async function readCells(sql: Sql, trayId: string): Promise<HeldCell[]> {
-  const states = await sql('tray_cell').where({ tray_id: trayId }).orderBy('cell').select('cell', 'state');
+  const states = await sql('tray_cell').where({ trayId: trayId }).orderBy('cell').select('cell', 'state');
   const held = await sql('tray_cell_entry as x')
-    .join('ledger_entry as l', 'l.id', 'x.entry_id')
-    .where({ 'x.tray_id': trayId })
+    .join('ledger_entry as l', 'l.id', 'x.entryId')
+    .where({ 'x.trayId': trayId })
     .select({
       cell: 'x.cell',
       entryId: 'l.id',
       type: 'l.type',
       cause: 'l.cause',
-      on: 'l.on_date',
+      on: 'l.onDate',
       seq: 'l.seq',
     });
   const byCell = groupBy(held as (HeldEffect & { cell: number })[], (h) => h.cell);
-  return states.map((s: { cell: number; state: CellState }) => ({
+  return states.map((s) => ({
     state: s.state,
     effects: byCell.get(s.cell) ?? [],
   }));
@@ -76,16 +75,16 @@ export async function readCells(sql: Sql, trayId: string): Promise<HeldCell[]> {
 const MARKS_SHOWN = 40;
 
 export async function readTray(sql: Sql, t: TrayRow): Promise<Tray> {
-  const cells: CellState[] = await sql('tray_cell').where({ tray_id: t.id }).orderBy('cell').pluck('state');
-  const marks = await sql('tray_mark as m')
-    .leftJoin('person as p', 'p.id', 'm.person_id')
-    .where({ 'm.tray_id': t.id })
-    .groupBy('m.id', 'm.on_date', 'p.name')
+  const cells = await sql('tray_cell').where({ trayId: t.id }).orderBy('cell').pluck('state');
+  const marks: Tray['marks'] = await sql('tray_mark as m')
+    .leftJoin('person as p', 'p.id', 'm.personId')
+    .where({ 'm.trayId': t.id })
+    .groupBy('m.id', 'm.onDate', 'p.name')
     .orderByRaw('max(m.seq) DESC')
     .limit(MARKS_SHOWN)
     .select({
       id: 'm.id',
-      on: 'm.on_date',
+      on: 'm.onDate',
       by: sql.raw("coalesce(p.name, '')"),
       count: sql.raw('count(*)::int'),
       now: sql.raw('min(m.now)'),
@@ -97,7 +96,7 @@ export async function readTray(sql: Sql, t: TrayRow): Promise<Tray> {
 }
 
 export const traysOf = (sql: Sql, cohortId: string): Promise<TrayRow[]> =>
-  sql<TrayRow>('tray').where({ cohort_id: cohortId }).orderBy('name');
+  sql<TrayRow>('tray').where({ cohortId: cohortId }).orderBy('name');
 
 export interface MarkRow {
   cell: number;
@@ -105,13 +104,13 @@ export interface MarkRow {
   now: CellState;
 }
 export const readMark = (sql: Sql, trayId: string, markId: string): Promise<MarkRow[]> =>
-  sql('tray_mark').where({ tray_id: trayId, id: markId }).orderBy('cell').select('cell', 'was', 'now');
+  sql('tray_mark').where({ trayId: trayId, id: markId }).orderBy('cell').select('cell', 'was', 'now');
 
 /** Who marked a cell last. */
 export async function lastMarkedBy(sql: Sql, trayId: string, cells: number[]): Promise<Map<number, string>> {
   const rows: { cell: number; name: string | null }[] = await sql('tray_mark as m')
-    .leftJoin('person as p', 'p.id', 'm.person_id')
-    .where({ 'm.tray_id': trayId })
+    .leftJoin('person as p', 'p.id', 'm.personId')
+    .where({ 'm.trayId': trayId })
     .whereIn('m.cell', cells)
     .distinctOn('m.cell')
     .orderBy([{ column: 'm.cell' }, { column: 'm.seq', order: 'desc' }])
@@ -128,13 +127,13 @@ export async function insertMarks(
   await sql('tray_mark').insert(
     marks.map((x) => ({
       id: m.id,
-      tray_id: m.trayId,
+      trayId: m.trayId,
       cell: x.cell,
       was: x.was,
       now: x.now,
-      on_date: m.on,
+      onDate: m.on,
       undoes: m.undoes,
-      person_id: m.personId,
+      personId: m.personId,
     })),
   );
   await sql.raw(

@@ -1,3 +1,4 @@
+import { sure } from '../db/sure.ts';
 import type { NewVisit, VisitOutcome } from '@gonimos/contract/visits';
 import { addDays, toDay, toIso } from '@gonimos/core/calendar';
 import { container, roomPerPlant } from '@gonimos/core/containers';
@@ -73,7 +74,7 @@ export async function recordVisit(
 ): Promise<Written<VisitOutcome>> {
   const cohort = await lockCohort(trx, v.cohortId);
   await notInFuture(trx, 'on', v.on);
-  if (v.on < cohort.started_from) throw wrongField('on', `is before the start, ${cohort.started_from}`);
+  if (v.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
   if (v.decision === 'step-back' && !v.container) throw wrongField('container', 'is missing: into which one');
   if (v.found.includes('wrong-identity') !== Boolean(v.taxonId))
     throw wrongField(
@@ -83,13 +84,13 @@ export async function recordVisit(
   if ((v.decision === 'lighten' || v.decision === 'put-back') && !v.stepKey)
     throw wrongField('stepKey', 'is missing: which work is it about');
   if (v.stepKey) {
-    const step = await trx('course_step').where({ cohort_id: v.cohortId, key: v.stepKey }).first('status');
+    const step = await trx('course_step').where({ cohortId: v.cohortId, key: v.stepKey }).first('status');
     if (!step || step.status === 'done') throw wrongField('stepKey', 'is not an open step of this course');
   }
   const planning = await open();
   const [facts] = await readyFacts(trx, [v.cohortId], planning);
   const book = planning.books.get(facts.placeId)!;
-  const { taxon_id } = await trx('cohort').where({ id: v.cohortId }).first('taxon_id');
+  const { taxonId } = await sure(trx('cohort').where({ id: v.cohortId }).first('taxonId'));
   const causes = causesFor(facts, book, v.found, v.on);
   const looksAgain = causes.length > 0 || v.decision === 'quarantine';
   const checkOn = !looksAgain
@@ -105,10 +106,10 @@ export async function recordVisit(
     until,
     personId,
     ...(into ? { potting: { container: into, before: cohort.container } } : {}),
-    taxonBefore: v.taxonId ? taxon_id : null,
+    taxonBefore: v.taxonId ? taxonId : null,
   });
   if (into) await trx('cohort').where({ id: v.cohortId }).update({ container: into });
-  if (v.taxonId) await trx('cohort').where({ id: v.cohortId }).update({ taxon_id: v.taxonId });
+  if (v.taxonId) await trx('cohort').where({ id: v.cohortId }).update({ taxonId: v.taxonId });
   return {
     touched: [v.cohortId],
     cause: 'a surprise on opening was recorded',

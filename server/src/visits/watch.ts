@@ -16,7 +16,7 @@ interface Again {
 /** Looks that visits asked for and nobody has taken since. */
 export const visitsWatch: Watch = async (sql, today) => {
   const rows: Again[] = await sql('standing_record as r')
-    .join('cohort as c', 'c.id', 'r.cohort_id')
+    .join('cohort as c', 'c.id', 'r.cohortId')
     .where({ 'r.kind': 'visit', 'c.growing': true })
     .whereRaw(`${CHECK_ON} <= ?::date + ?::int`, [today, AHEAD_DAYS])
     .whereNotExists(
@@ -27,7 +27,7 @@ export const visitsWatch: Watch = async (sql, today) => {
     .select({
       cohortId: 'c.id',
       code: 'c.code',
-      on: 'r.on_date',
+      on: 'r.onDate',
       checkOn: sql.raw(CHECK_ON),
       found: 'r.reason',
     });

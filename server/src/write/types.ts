@@ -51,11 +51,11 @@ export interface Written<T> {
 export interface CohortBefore {
   id: string;
   container: string;
-  started_from: string;
+  startedFrom: string;
   live: number;
   pending: number;
-  taxon_id: string;
-  place_id: string;
+  taxonId: string;
+  placeId: string;
 }
 
 /** Work or a look that is being recorded. */
@@ -73,7 +73,7 @@ export interface Work {
 /** What a record was, for taking back what followed from it. */
 export interface Recorded {
   id: string;
-  cohort_id: string;
+  cohortId: string;
   details: KeptDetails;
 }
 

@@ -28,20 +28,20 @@ export interface Sent {
 
 interface Receipt {
   route: string;
-  body_hash: string;
+  bodyHash: string;
   reply: { value: unknown };
 }
 
 /** The answer given before under this id; a second sender waits here until the first has ended. */
 async function before(trx: Trx, sent: Sent, hash: string): Promise<Receipt | null> {
   const mine = await trx('write_receipt')
-    .insert({ id: sent.id, route: sent.what, body_hash: hash })
+    .insert({ id: sent.id, route: sent.what, bodyHash: hash })
     .onConflict('id')
     .ignore()
     .returning('id');
   if (mine.length > 0) return null;
   const first = (await trx('write_receipt').where({ id: sent.id }).first()) as Receipt;
-  if (first.route !== sent.what || first.body_hash !== hash)
+  if (first.route !== sent.what || first.bodyHash !== hash)
     throw conflict('This id was used before for something else.');
   return first;
 }

@@ -18,21 +18,21 @@ export async function keepLevelled({ trx }: Writing, plan: KeepWeeks): Promise<W
     (
       await trx('course_step')
         .where('status', 'planned')
-        .whereIn('cohort_id', [...new Set(plan.weeks.map((w) => w.cohortId))])
-        .select('cohort_id', 'key')
-    ).map((s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`),
+        .whereIn('cohortId', [...new Set(plan.weeks.map((w) => w.cohortId))])
+        .select('cohortId', 'key')
+    ).map((s: { cohortId: string; key: string }) => `${s.cohortId} ${s.key}`),
   );
   const locked = new Set(
-    (await trx('year_week').where('locked', true).select('cohort_id', 'key')).map(
-      (s: { cohort_id: string; key: string }) => `${s.cohort_id} ${s.key}`,
+    (await trx('year_week').where('locked', true).select('cohortId', 'key')).map(
+      (s: { cohortId: string; key: string }) => `${s.cohortId} ${s.key}`,
     ),
   );
   // a step done or dropped since the plan was made is no longer asked for
   const rows = plan.weeks
     .filter((w) => open.has(`${w.cohortId} ${w.key}`) && !locked.has(`${w.cohortId} ${w.key}`))
-    .map((w) => ({ cohort_id: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
+    .map((w) => ({ cohortId: w.cohortId, key: w.key, week: w.week, later: w.later, locked: false }));
   await writeWeeks(trx, rows);
-  const touched = [...new Set(rows.map((r) => r.cohort_id))];
+  const touched = [...new Set(rows.map((r) => r.cohortId))];
   return touching(touched, 'the year was levelled', { kept: rows.length });
 }
 

@@ -58,11 +58,11 @@ export function yearRoutes(app: FastifyInstance): void {
     body: clearWeeks,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'clear weeks', body, person }, async ({ trx }) => {
-        const gone: { cohort_id: string }[] = await trx('year_week')
+        const gone: { cohortId: string }[] = await trx('year_week')
           .where('locked', false)
           .delete()
-          .returning('cohort_id');
-        const ids = [...new Set(gone.map((w) => w.cohort_id))];
+          .returning('cohortId');
+        const ids = [...new Set(gone.map((w) => w.cohortId))];
         return touching(ids, 'the levelled weeks were let go', { cleared: ids.length });
       }),
   });
@@ -77,7 +77,7 @@ export function yearRoutes(app: FastifyInstance): void {
       write(app, { id: body.id, what: 'year step', body, person }, async ({ trx }) => {
         await lockCohort(trx, body.cohortId);
         const step = await openOwnStep(trx, body.cohortId, body.key);
-        const row = { cohort_id: body.cohortId, key: body.key };
+        const row = { cohortId: body.cohortId, key: body.key };
         if (body.week === null) await trx('year_week').where(row).delete();
         else await writeWeeks(trx, [{ ...row, week: body.week, later: 0, locked: true }]);
         const cause = `‘${step.title}’ was ${body.week ? 'locked into a week' : 'let go'}`;
@@ -124,7 +124,7 @@ export function yearRoutes(app: FastifyInstance): void {
       write(app, { id: body.id, what: `absence ${params.id}`, body, person: by }, async ({ trx }) => {
         const person = await trx('person').where({ id: params.id }).forUpdate().first('id');
         if (!person) throw notFound('person');
-        const row = { person_id: params.id, week: body.week };
+        const row = { personId: params.id, week: body.week };
         const now = await trx('absence').where(row).first('hours');
         if ((now?.hours ?? null) !== (body.was ?? null))
           throw conflict('The hours of that week were changed meanwhile.', now ?? { hours: null });
@@ -132,7 +132,7 @@ export function yearRoutes(app: FastifyInstance): void {
         else
           await trx('absence')
             .insert({ ...row, hours: body.hours })
-            .onConflict(['person_id', 'week'])
+            .onConflict(['personId', 'week'])
             .merge();
         return answering({ ok: true });
       }),

@@ -1,6 +1,7 @@
 import type { Worker } from '@gonimos/contract/year';
 import { groupBy } from '@gonimos/core/group';
 import type { Sql } from '../db/index.ts';
+import { asColumns } from '../db/names.ts';
 
 /** Weeks kept for steps, by cohort. */
 export async function readWeeks(
@@ -8,8 +9,8 @@ export async function readWeeks(
   ids: string[],
 ): Promise<Map<string, { key: string; week: string }[]>> {
   const rows = await sql('year_week')
-    .whereIn('cohort_id', ids)
-    .select({ cohortId: 'cohort_id', key: 'key', week: 'week' });
+    .whereIn('cohortId', ids)
+    .select({ cohortId: 'cohortId', key: 'key', week: 'week' });
   return groupBy(rows as { cohortId: string; key: string; week: string }[], (r) => r.cohortId);
 }
 
@@ -39,7 +40,9 @@ export async function readTrails(
   from: string,
   to: string,
 ): Promise<{ cohortId: string; chain: string; weeks: number; minutes: number }[]> {
-  const { rows } = await sql.raw(
+  const { rows } = await sql.raw<{
+    rows: { cohortId: string; chain: string; weeks: number; minutes: number }[];
+  }>(
     `SELECT s.cohort_id AS "cohortId", s.chain, sum(s.minutes) AS minutes,
        greatest(0, round((s.target - p.target) / 7.0))::int AS weeks
      FROM course_step p
@@ -53,15 +56,15 @@ export async function readTrails(
 /** Open steps whose windows reach into the weeks looked at, and aftercare of work that is done. */
 export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearStepRow[]> =>
   sql('course_step as s')
-    .join('cohort as c', 'c.id', 's.cohort_id')
-    .leftJoin('year_week as y', (on) => on.on('y.cohort_id', 's.cohort_id').andOn('y.key', 's.key'))
+    .join('cohort as c', 'c.id', 's.cohortId')
+    .leftJoin('year_week as y', (on) => on.on('y.cohortId', 's.cohortId').andOn('y.key', 's.key'))
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereRaw(REACHES('s'), { from, to })
     // aftercare is ready once the work it follows is done; until then it goes with that work
     .whereRaw('(s.chain IS NULL OR s.ready)')
-    .orderBy(['s.cohort_id', 's.seq'])
+    .orderBy(['s.cohortId', 's.seq'])
     .select({
-      cohortId: 's.cohort_id',
+      cohortId: 's.cohortId',
       key: 's.key',
       code: 'c.code',
       title: 's.title',
@@ -83,7 +86,7 @@ export async function readWorkers(sql: Sql, from: string, to: string): Promise<W
     await sql('absence')
       .whereBetween('week', [from, to])
       .orderBy('week')
-      .select({ id: 'person_id', week: 'week', hours: 'hours' }),
+      .select({ id: 'personId', week: 'week', hours: 'hours' }),
     (a: { id: string; week: string; hours: number }) => a.id,
   );
   const people = await sql('person')
@@ -99,7 +102,7 @@ export const readLockedWeeks = (sql: Sql): Promise<string[]> =>
   sql('locked_week').orderBy('week').pluck('week');
 
 interface WeekRow {
-  cohort_id: string;
+  cohortId: string;
   key: string;
   week: string;
   later: number;
@@ -110,6 +113,6 @@ export async function writeWeeks(sql: Sql, rows: WeekRow[]): Promise<void> {
   await sql.raw(
     `INSERT INTO year_week SELECT * FROM jsonb_populate_recordset(NULL::year_week, ?)
      ON CONFLICT (cohort_id, key) DO UPDATE SET week = excluded.week, later = excluded.later, locked = excluded.locked`,
-    [JSON.stringify(rows)],
+    [JSON.stringify(rows.map(asColumns))],
   );
 }

@@ -11,6 +11,7 @@ import {
   type Programme,
   type ProgrammeStep,
 } from '@gonimos/core/programmes';
+import type { SaveProgramme } from '@gonimos/contract/library';
 import { SchoolFields } from '../schools/school-fields';
 import { useNursery } from '../nursery/queries';
 import { Failure, newId } from '../common/api';
@@ -289,7 +290,9 @@ function Editor({
           className="btn btn-primary btn-tall grow"
           disabled={faults.length > 0 || save.isPending}
           onClick={() => {
-            const { id: _id, ...programme } = JSON.parse(JSON.stringify(p)) as Programme;
+            const { id: _id, ...programme } = JSON.parse(JSON.stringify(p)) as SaveProgramme['programme'] & {
+              id: string;
+            };
             save.mutate(
               {
                 programmeId: key,
