@@ -1,6 +1,7 @@
-/** A nursery of thousands: the demo, and copies of one of its cohorts. */
+/** A nursery of thousands: the demo, and copies of all its cohorts, each standing at the step that comes next for it. */
 import type { Db } from '../src/db/index.ts';
 import { migrate, openDatabase } from '../src/db/index.ts';
+import { sure } from '../src/db/sure.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
 import { houseOf } from '../src/house.ts';
 import { freshDatabase } from '../test/harness.ts';
@@ -8,32 +9,55 @@ import { freshDatabase } from '../test/harness.ts';
 export const COHORTS = 5000;
 const ENTRIES = 50;
 
-/** Where the copies stand in their programme: all that comes before was done elsewhere. */
-const STANDS_AT = ['correct', 'roots-2', 'roots-3'];
-
 export const row = (what: string, value: string, bound: string, ok: boolean) =>
   console.log(`${ok ? 'ok  ' : 'MISS'}  ${what.padEnd(62)} ${value.padStart(14)}   ${bound}`);
 
+/** What copies are made of: every cohort that is not kept for its layers, at the step that comes next for it. */
+async function modelsOf(db: Db) {
+  const { rows } = await db.raw<{ rows: { id: string; key: string }[] }>(
+    `SELECT DISTINCT ON (c.id) c.id, s.key FROM cohort c
+     JOIN course_step s ON s.cohort_id = c.id AND s.chain IS NULL AND s.status = 'planned'
+     JOIN LATERAL jsonb_array_elements(c.programme -> 'steps') p ON p ->> 'key' = s.key
+     WHERE c.growing AND c.method <> 'layer' ORDER BY c.id, s.seq`,
+  );
+  const models = [];
+  for (const { id, key } of rows) {
+    const {
+      live: _l,
+      pending: _p,
+      emerged: _e,
+      growing: _g,
+      ...kept
+    } = await sure(db('cohort').where({ id }).first());
+    models.push({
+      ...kept,
+      standsAt: key,
+      tag: null,
+      hostId: null,
+      goalId: null,
+      lotId: null,
+      planDigest: '',
+      programme: JSON.stringify(kept.programme),
+      rings: JSON.stringify(kept.rings),
+      schools: JSON.stringify(kept.schools),
+      stepMaps: JSON.stringify(kept.stepMaps),
+      origin: kept.origin && JSON.stringify(kept.origin),
+      taxonMaybe: kept.taxonMaybe && JSON.stringify(kept.taxonMaybe),
+    });
+  }
+  return models;
+}
+
 /** Fills up to so many cohorts, each with a ledger of its own; none of them planned yet. */
 async function fill(db: Db): Promise<void> {
-  const model = (await db('cohort').where({ code: 'FM-30' }).first())!;
-  const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = model;
+  const models = await modelsOf(db);
   const have = Number((await db('cohort').count({ n: '*' }).first())!.n);
   const ids: string[] = [];
   for (let from = have; from < COHORTS; from += 500) {
     const rows = Array.from({ length: Math.min(500, COHORTS - from) }, (_, i) => {
       const id = crypto.randomUUID();
       ids.push(id);
-      return {
-        ...kept,
-        id,
-        code: `B-${from + i}`,
-        programme: JSON.stringify(kept.programme),
-        schools: JSON.stringify(kept.schools),
-        stepMaps: JSON.stringify(kept.stepMaps),
-        rings: JSON.stringify(kept.rings),
-        standsAt: STANDS_AT[(from + i) % STANDS_AT.length],
-      };
+      return { ...models[(from + i) % models.length], id, code: `B-${from + i}` };
     });
     await db('cohort').insert(rows);
   }

@@ -1,3 +1,4 @@
+import { PROBLEMS, type Problem } from '@gonimos/contract/problem';
 import type { FastifyInstance } from 'fastify';
 import { randomUUID } from 'node:crypto';
 import type { AnySchema, SchemaDescription, SchemaFieldDescription } from 'yup';
@@ -202,7 +203,9 @@ export class Fuzzer {
     const { statusCode: status } = answer;
     this.answers.set(status, (this.answers.get(status) ?? 0) + 1);
     if (status < 300) this.taken.add(`${route.method} ${route.url}`);
-    if (status < 500) return null;
+    // a refusal says which of all there are it is
+    const said = status < 400 || Object.hasOwn(PROBLEMS, answer.json<Problem>().code);
+    if (status < 500 && said) return null;
     return `${route.method} ${url} ${JSON.stringify(body)?.slice(0, 600)} → ${status} ${answer.body.slice(0, 300)}`;
   }
 }

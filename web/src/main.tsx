@@ -9,7 +9,11 @@ const client: QueryClient = new QueryClient({
   queryCache: new QueryCache({
     onError: (error, query) => {
       // signed out meanwhile, and nothing on the page yet that could be lost: ask who is there
-      if (error instanceof Failure && error.status === 401 && query.state.data === undefined)
+      if (
+        error instanceof Failure &&
+        error.problem?.code === 'not-signed-in' &&
+        query.state.data === undefined
+      )
         void client.invalidateQueries({ queryKey: ['session'] });
     },
   }),

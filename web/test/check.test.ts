@@ -41,6 +41,7 @@ describe('faults beside their inputs', () => {
     const problem = {
       type: 'about:blank',
       title: 'Bad request',
+      code: 'bad-request' as const,
       status: 400,
       detail: 'count is below 1',
       errors: [{ field: 'count', reason: 'is below 1' }],

@@ -41,11 +41,16 @@ const sameWaits = (a: Drifting['waits'], b: Drifting['waits']): boolean =>
   a.length === b.length &&
   a.every((w, i) => w.key === b[i].key && Math.abs(w.days - b[i].days) <= DRIFT_DAYS);
 
+const isOver = (s: Pick<PlannedStep, 'status'>): boolean => s.status === 'done' || s.status === 'dropped';
+
 /**
- * Whether a step that lies far ahead is what it was but for a day's drift, of its own window and of what it waits
- * for; only asked where nothing but the day and its weather has changed.
+ * Whether a step is over as it was, or lies far ahead and is what it was but for a day's drift, of its own window and
+ * of what it waits for; only asked where nothing but the day and its weather has changed.
  */
 export const onlyDrifted = (was: Drifting, now: Drifting, today: IsoDate): boolean =>
+  (isOver(was) && was.status === now.status) || driftsFarAhead(was, now, today);
+
+const driftsFarAhead = (was: Drifting, now: Drifting, today: IsoDate): boolean =>
   isFar(was, today) &&
   isFar(now, today) &&
   withinADay(was, now) &&

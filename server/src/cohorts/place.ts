@@ -24,8 +24,7 @@ export async function stand(sql: Sql, id: string, placeId: string, since: string
 export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: string): Promise<void> {
   if (c.quarantine)
     throw new Refusal(
-      422,
-      'Refused by a rule',
+      'refused-by-a-rule',
       `Held in quarantine since ${c.quarantine.since} (${c.quarantine.found}): release it first.`,
       {
         errors: [{ field: 'placeId', reason: 'is refused by the rule ‘quarantine’' }],
@@ -52,8 +51,7 @@ export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: str
   const why =
     now.low < hardyTo.value ? `${name} bears ${hardyTo.value} °C` : `a fall of ${Math.round(now.fall)} °C`;
   throw new Refusal(
-    422,
-    'Refused by a rule',
+    'refused-by-a-rule',
     `The rule ‘exposure’ refuses: nights there may reach ${Math.round(now.low)} °C, ${why}${hardened ? '' : ', not hardened off'}; safe ${free === null ? 'on no day within ten months' : `from ${toIso(free)}`}.`,
     { errors: [{ field: 'placeId', reason: 'is refused by the rule ‘exposure’' }] },
   );

@@ -19,7 +19,7 @@ export function demoRoutes(app: FastifyInstance): void {
       write(app, { id: body.id, what: 'demo calendar', body, person }, async ({ trx }) => {
         const nursery = await readNursery(trx);
         if (!app.demo || nursery.demoToday === null)
-          throw new Refusal(409, 'Not the demo', 'Only the demo nursery has a calendar of its own.');
+          throw new Refusal('not-the-demo', 'Only the demo nursery has a calendar of its own.');
         const today = addDays(nursery.demoToday, body.days);
         await extendWeather(trx, nursery, today);
         await setDemoToday(trx, today);

@@ -58,7 +58,7 @@ export function fileRoutes(app: FastifyInstance): void {
         report.good = report.lines.filter((l) => l.ok).length;
         report.bad = report.lines.length - report.good;
         if (report.faults.length > 0)
-          throw new Refusal(422, 'Cannot be read', report.faults.join('; '), {
+          throw new Refusal('cannot-be-read', report.faults.join('; '), {
             errors: report.faults.map((reason) => ({ field: 'csv', reason })),
           });
         const entered: string[] = [];

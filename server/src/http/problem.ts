@@ -1,14 +1,13 @@
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { ValidationError } from 'yup';
-import type { Problem } from '@gonimos/contract/problem';
+import { PROBLEMS, type Problem, type ProblemCode } from '@gonimos/contract/problem';
 import { LedgerError } from '@gonimos/core/ledger';
 import { codeOf, isAway, meet } from '../db/index.ts';
 
 /** An answer that is no success: thrown anywhere, turned into problem details once, here. */
 export class Refusal extends Error {
   constructor(
-    readonly status: number,
-    readonly title: string,
+    readonly code: ProblemCode,
     detail: string,
     readonly more: Pick<Problem, 'errors' | 'current'> = {},
     /** seconds after which the same request may be sent again by itself */
@@ -32,11 +31,11 @@ export function notWritten(error: unknown): unknown {
   return error;
 }
 
-export const notFound = (what: string) => new Refusal(404, 'Not found', `There is no such ${what}.`);
+export const notFound = (what: string) => new Refusal('not-found', `There is no such ${what}.`);
 export const wrongField = (field: string, reason: string) =>
-  new Refusal(422, 'Cannot be done', `${field} ${reason}`, { errors: [{ field, reason }] });
+  new Refusal('cannot-be-done', `${field} ${reason}`, { errors: [{ field, reason }] });
 export const conflict = (detail: string, current?: unknown) =>
-  new Refusal(409, 'Conflict', detail, current === undefined ? {} : { current });
+  new Refusal('conflict', detail, current === undefined ? {} : { current });
 
 interface PgError extends Error {
   code: string;
@@ -53,21 +52,20 @@ const LATER = 5;
 function fromOutside(error: unknown): Refusal | null {
   if (error instanceof NotKnown)
     return new Refusal(
-      503,
-      'Not known',
+      'not-known',
       'The database went away while this was being written: it is not known whether it was. Sending the same again is safe.',
       {},
       LATER,
     );
   const nothing = typeof error === 'object' && error !== null && rolledBack.has(error);
   const kept = nothing ? ' Nothing was written.' : '';
-  const unavailable = (title: string, text: string, after: number) =>
-    new Refusal(503, title, `${text}${kept}`, {}, after);
-  if (isAway(error)) return unavailable('Away', 'The database does not answer just now.', LATER);
-  if (meet(error)) return unavailable('Busy', 'Two writes met; send it again.', SOON);
+  const unavailable = (why: 'away' | 'busy', text: string, after: number) =>
+    new Refusal(why, `${text}${kept}`, {}, after);
+  if (isAway(error)) return unavailable('away', 'The database does not answer just now.', LATER);
+  if (meet(error)) return unavailable('busy', 'Two writes met; send it again.', SOON);
   const code = codeOf(error);
-  if (code === '55P03') return unavailable('Busy', 'Someone else is writing there; send it again.', SOON);
-  if (code === '57014') return unavailable('Busy', 'That took too long and was ended.', LATER);
+  if (code === '55P03') return unavailable('busy', 'Someone else is writing there; send it again.', SOON);
+  if (code === '57014') return unavailable('busy', 'That took too long and was ended.', LATER);
   return null;
 }
 
@@ -90,26 +88,26 @@ function fromDatabase(e: PgError): Refusal | null {
   if (e.code === 'GN004') return wrongField('entry', `cannot be: ${said}`);
   if (e.code === '23505') {
     const [field, reason] = UNIQUE_WORDS[e.constraint ?? ''] ?? ['id', 'is taken'];
-    return new Refusal(409, 'Conflict', `${field} ${reason}`, { errors: [{ field, reason }] });
+    return new Refusal('conflict', `${field} ${reason}`, { errors: [{ field, reason }] });
   }
   if (e.code === '23503') return wrongField('reference', 'names something that is not there');
   if (e.code.startsWith('22') || e.code === '23514' || e.code === '23502')
-    return new Refusal(400, 'Bad request', 'A value cannot be stored.');
+    return new Refusal('bad-request', 'A value cannot be stored.');
   return null;
 }
 
 function asProblem(error: unknown, reads: boolean): Problem & { retryAfter?: number | null } {
-  const problem = (status: number, title: string, detail: string, more: Partial<Problem> = {}) => ({
+  const problem = (code: ProblemCode, detail: string, more: Partial<Problem> = {}): Problem => ({
     type: 'about:blank',
-    title,
-    status,
+    code,
+    ...PROBLEMS[code],
     detail,
     ...more,
   });
   const outside = error instanceof Refusal ? error : fromOutside(error);
   if (outside)
     return {
-      ...problem(outside.status, outside.title, outside.message, outside.more),
+      ...problem(outside.code, outside.message, outside.more),
       retryAfter: outside.retryAfter,
     };
   if (error instanceof ValidationError) {
@@ -118,10 +116,10 @@ function asProblem(error: unknown, reads: boolean): Problem & { retryAfter?: num
       reason: e.message.replace(new RegExp(`^(this|${(e.path ?? '').replace(/[[\]().]/g, '\\$&')}) `), ''),
     }));
     const detail = errors.map((e) => `${e.field} ${e.reason}`).join('; ');
-    return problem(400, 'Bad request', detail, { errors });
+    return problem('bad-request', detail, { errors });
   }
   if (error instanceof LedgerError)
-    return problem(422, 'Cannot be done', error.message, {
+    return problem('cannot-be-done', error.message, {
       errors: [{ field: 'count', reason: error.message }],
     });
   if (isPg(error)) {
@@ -130,13 +128,14 @@ function asProblem(error: unknown, reads: boolean): Problem & { retryAfter?: num
   }
   const e = error as { statusCode?: number; message?: string };
   if (e.statusCode && e.statusCode < 500) {
-    const title = e.statusCode === 429 ? 'Too many tries' : 'Bad request';
+    const code = e.statusCode === 429 ? 'too-many-tries' : 'bad-request';
     const reason = e.message ?? 'The request cannot be read.';
-    return problem(e.statusCode, title, reason, { errors: [{ field: 'body', reason }] });
+    // the server's own words for it: too large, not JSON, no such method
+    return problem(code, reason, { status: e.statusCode, errors: [{ field: 'body', reason }] });
   }
   const untouched = reads || (typeof error === 'object' && error !== null && rolledBack.has(error));
   const told = untouched ? 'Nothing was written.' : 'Look at what stands before sending it again.';
-  return problem(500, 'Fault', `Something went wrong on our side. ${told}`);
+  return problem('fault', `Something went wrong on our side. ${told}`);
 }
 
 function send(reply: FastifyReply, { retryAfter, ...p }: ReturnType<typeof asProblem>): FastifyReply {

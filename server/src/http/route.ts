@@ -114,9 +114,8 @@ export function guardRoles(app: FastifyInstance): void {
       return;
     }
     const person = request.session.person;
-    if (!person) done(new Refusal(401, 'Not signed in', 'Sign in first.'));
-    else if (!mayDo(person, least))
-      done(new Refusal(403, 'Not for this role', `This needs the role ${least}.`));
+    if (!person) done(new Refusal('not-signed-in', 'Sign in first.'));
+    else if (!mayDo(person, least)) done(new Refusal('not-for-this-role', `This needs the role ${least}.`));
     else done();
   });
 }

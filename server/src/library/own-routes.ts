@@ -13,7 +13,7 @@ import { answering, write } from '../write/write.ts';
 
 function sound(faults: OwnFault[]): void {
   if (faults.length === 0) return;
-  throw new Refusal(422, 'Cannot be planned with', faults.map((f) => `${f.field} ${f.text}`).join('; '), {
+  throw new Refusal('cannot-be-followed', faults.map((f) => `${f.field} ${f.text}`).join('; '), {
     errors: faults.map((f) => ({ field: f.field === 'ownId' ? f.field : `edit.${f.field}`, reason: f.text })),
   });
 }

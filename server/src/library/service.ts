@@ -21,8 +21,7 @@ export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string
   const faults = faultsOf(p);
   if (faults.length > 0)
     throw new Refusal(
-      422,
-      'Cannot be followed',
+      'cannot-be-followed',
       faults.map((f) => `${f.step ?? 'programme'}: ${f.text}`).join('; '),
       {
         errors: faults.map((f) => {

@@ -50,7 +50,7 @@ export async function setStep(
   if (refused) {
     if (m.to < planning.today) throw wrongField('to', `is before today, ${planning.today}`);
     if (m.override !== 'yes')
-      throw new Refusal(422, 'Refused by a rule', `The rule ‘${refused.rule}’ refuses: ${refused.text}`, {
+      throw new Refusal('refused-by-a-rule', `The rule ‘${refused.rule}’ refuses: ${refused.text}`, {
         errors: [{ field: 'to', reason: `is refused by the rule ‘${refused.rule}’` }],
         current: refused,
       });

@@ -68,7 +68,7 @@ export function sessionRoutes(app: FastifyInstance): void {
       const person = await findByName(app.db, body.name);
       if (!(await passwordFits(person?.passwordHash, body.password))) {
         await noteFailed(app.db, body.name);
-        throw new Refusal(401, 'Not signed in', 'Name and password do not fit.');
+        throw new Refusal('not-signed-in', 'Name and password do not fit.');
       }
       await forgetFailed(app.db, body.name);
       return enter(request, reply, person!);
@@ -84,10 +84,9 @@ export function sessionRoutes(app: FastifyInstance): void {
     limit: 120,
     handle: async ({ body, request, reply }) => {
       const nursery = await findNursery(app.db);
-      if (!app.demo || !nursery?.demoToday)
-        throw new Refusal(403, 'Not the demo', 'Sign in with a password.');
+      if (!app.demo || !nursery?.demoToday) throw new Refusal('no-way-in', 'Sign in with a password.');
       const person = await findByRole(app.db, body.role);
-      if (!person) throw new Refusal(404, 'Not found', 'No one has this role here.');
+      if (!person) throw new Refusal('not-found', 'No one has this role here.');
       return enter(request, reply, person);
     },
   });

@@ -16,8 +16,7 @@ export async function refuseTooMany(db: Db, name: string): Promise<void> {
   const wait = rows[0]?.wait;
   if (wait)
     throw new Refusal(
-      429,
-      'Too many tries',
+      'too-many-tries',
       `This name was tried too often; it may be tried again in ${Math.ceil(wait / 60)} minutes.`,
       {},
       Math.ceil(wait),

@@ -33,7 +33,7 @@ async function shrink(bytes: Buffer) {
 
 const MOST_MB = MOST_BYTES / 1024 / 1024;
 const tooLarge = () =>
-  new Refusal(413, 'Too large', `A picture may have at most ${MOST_MB} MB.`, {
+  new Refusal('too-large', `A picture may have at most ${MOST_MB} MB.`, {
     errors: [{ field: 'picture', reason: `is above ${MOST_MB} MB` }],
   });
 

@@ -151,7 +151,7 @@ export async function undo(w: Writing, id: string, recordId: string): Promise<Wr
   const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
   const own = fresh && record.personId === w.person?.id;
   if (!own && !(w.person && mayDo(w.person, 'grower')))
-    throw new Refusal(403, 'Not for this role', 'A helper may undo only what they have just recorded.');
+    throw new Refusal('not-for-this-role', 'A helper may undo only what they have just recorded.');
   await takeBack(w, id, record);
   return onCohort(w.trx, record.cohortId, id, 'a record was undone');
 }

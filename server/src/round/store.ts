@@ -8,7 +8,6 @@ const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>
     .where('s.opens', '<=', until)
     .where('s.opens', ahead ? '>' : '<=', today);
 
-/** How many steps are open, and how many of them close by a day. */
 /** An open step beside what was last said of it. */
 type Found = Omit<RoundStep, 'putOff' | 'nextTime'> & {
   nextTime: string | null;
@@ -16,6 +15,7 @@ type Found = Omit<RoundStep, 'putOff' | 'nextTime'> & {
   reason: string | null;
 };
 
+/** How many steps are open, and how many of them close by a day. */
 export async function countOpen(sql: Sql, today: string, closingBy: string) {
   const row = await openSteps(sql, today, false, today)
     .select(

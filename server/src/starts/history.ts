@@ -65,7 +65,7 @@ function livedBy(f: CohortFacts, entries: readonly LedgerEntry[]): Lived[] {
 }
 
 /** Batches of a kind that are looked back on, the latest first: older ones tell nothing new. */
-const MOST_BATCHES = 400;
+const MOST_BATCHES = 100;
 
 /** What the ledgers tell of each stage, for one kind of plant; parts split off are told by the whole. */
 export async function readLived(sql: Sql, taxonId: string): Promise<Lived[]> {

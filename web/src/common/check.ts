@@ -4,7 +4,7 @@ import { Failure } from './api';
 const isObjectSchema = (schema: AnySchema): schema is ObjectSchema<object> => schema.type === 'object';
 
 /** Stands for the id that is given to a write when it is sent. */
-const ANY_ID = '00000000-0000-4000-8000-000000000000';
+export const ANY_ID = '00000000-0000-4000-8000-000000000000';
 
 /** What is to be sent, as the contract has it, but for the id of the write. */
 export const withoutId = <T extends { id: string }>(

@@ -1,7 +1,6 @@
-import { useForm } from 'react-hook-form';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
-import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
@@ -9,11 +8,14 @@ import { Sheet } from '../common/sheet';
 import { ENTRY_WORDS } from '../common/words';
 import { useAddEntry, useLedger } from './queries';
 
+const isCaused = (type: (typeof BY_HAND)[number]): boolean =>
+  type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
+
 export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
   const add = useAddEntry(cohort.id);
-  const form = useForm({
-    defaultValues: {
-      type: 'lost' as (typeof BY_HAND)[number],
+  const { form, errors, send } = useContractForm({
+    first: {
+      type: 'lost',
       on: today,
       count: '',
       cause: 'unknown',
@@ -21,33 +23,22 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
       note: '',
       meant: false,
     },
+    schema: newEntry,
+    payload: (v) => ({
+      ...v,
+      count: Number(v.count),
+      cause: isCaused(v.type) ? v.cause : null,
+      damageId: (v.type === 'culled' && v.damageId) || null,
+    }),
   });
   const type = form.watch('type');
-  const caused = type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
+  const caused = isCaused(type);
   const damages = (useLedger(cohort.id).data ?? []).filter(
     (e) => e.cause && e.reversedBy === null && (e.type === 'lost' || e.type === 'lost_before_emergence'),
   );
-  const { errors } = form.formState;
-  const send = form.handleSubmit((v) => {
-    const payload = {
-      ...v,
-      count: Number(v.count),
-      cause: caused ? v.cause : null,
-      damageId: (type === 'culled' && v.damageId) || null,
-    };
-    const faults = faultsOf(newEntry, payload);
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    add.mutate(payload, {
-      onSuccess: onClose,
-      onError: (e) => {
-        showFaults(faultsIn(e), v, form.setError);
-      },
-    });
-  });
   return (
     <Sheet title="Add an entry" sub={`${cohort.code} · ${cohort.live} alive`} onClose={onClose}>
-      <form className="grid gap-5" onSubmit={send} noValidate>
+      <form className="grid gap-5" onSubmit={send(add, onClose)} noValidate>
         {(errors.root ?? add.error) && !errors.meant && (
           <Trouble>{(errors.root ?? add.error)?.message}</Trouble>
         )}
@@ -61,20 +52,10 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
           </select>
         </Field>
         <Field label="Day" error={errors.on?.message}>
-          <input
-            type="date"
-            className="input"
-            max={today}
-            {...form.register('on', { required: 'is missing' })}
-          />
+          <input type="date" className="input" max={today} {...form.register('on')} />
         </Field>
         <Field label={type === 'recount' ? 'Plants found' : 'How many'} error={errors.count?.message}>
-          <input
-            className="input"
-            inputMode="numeric"
-            autoComplete="off"
-            {...form.register('count', { required: 'is missing' })}
-          />
+          <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
         </Field>
         {caused && (
           <Field label={type === 'culled' ? 'Reason' : 'Cause'}>

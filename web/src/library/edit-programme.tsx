@@ -225,7 +225,7 @@ function Editor({
     steps([...p.steps, { key: `step-${n}`, operation: 'measure', after: last ? [{ step: last.key }] : [] }]);
   };
   const based = copy || (!own && !hasProgramme(key)) ? 0 : version;
-  const conflict = save.error instanceof Failure && save.error.status === 409;
+  const conflict = save.error instanceof Failure && save.error.problem?.code === 'conflict';
   return (
     <div className="grid max-w-4xl gap-5">
       <header>

@@ -1,8 +1,7 @@
-import { useForm } from 'react-hook-form';
 import { climateInputs, siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
 import { TypicalClimates } from '../nursery/typical-climates';
 import { firstOwner } from '@gonimos/contract/people';
-import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { useFirstOwner } from './session';
 
@@ -28,14 +27,10 @@ const ORDINARY = siteInputs({
 /** First visit of a new nursery: who owns it and where it stands. */
 export function FirstOwner() {
   const make = useFirstOwner();
-  const form = useForm<Inputs>({ defaultValues: { name: '', password: '', nursery: '', ...ORDINARY } });
-  const { errors } = form.formState;
-  const send = form.handleSubmit((v) => {
-    const payload = { name: v.name, password: v.password, nursery: v.nursery, ...toSite(v) };
-    const faults = faultsOf(firstOwner, payload);
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    make.mutate(firstOwner.cast(payload), { onError: (e) => showFaults(faultsIn(e), v, form.setError) });
+  const { form, errors, send } = useContractForm({
+    first: { name: '', password: '', nursery: '', ...ORDINARY },
+    schema: firstOwner,
+    payload: ({ name, password, nursery, ...site }: Inputs) => ({ name, password, nursery, ...toSite(site) }),
   });
   return (
     <main className="mx-auto max-w-3xl px-5 py-10">
@@ -43,7 +38,7 @@ export function FirstOwner() {
       <p className="soft mt-2 mb-6 text-lg">
         Its climate decides every window, so it comes first. All of it can be changed later.
       </p>
-      <form className="grid gap-5" onSubmit={send} noValidate>
+      <form className="grid gap-5" onSubmit={send(make)} noValidate>
         {(errors.root ?? make.error) && <Trouble>{(errors.root ?? make.error)?.message}</Trouble>}
         <div className="grid gap-4 sm:grid-cols-3">
           <Field label="Nursery" error={errors.nursery?.message}>

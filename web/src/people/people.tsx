@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { ROLES, type PersonRow, type Role } from '@gonimos/contract/people';
+import { newPerson, ROLES, type PersonRow, type Role } from '@gonimos/contract/people';
+import { useContractForm } from '../common/contract-form';
 import { faultsIn } from '../common/check';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
@@ -41,20 +41,23 @@ function ResetSheet({ person, onClose }: { person: PersonRow; onClose: () => voi
 
 function AddPerson() {
   const add = useNewPerson();
-  const form = useForm({ defaultValues: { name: '', role: 'helper' as Role, password: '' } });
-  const { faults } = add;
+  const { form, errors, send } = useContractForm({
+    first: { name: '', role: 'helper', password: '' },
+    schema: newPerson,
+    payload: (v) => v,
+  });
   return (
     <>
-      {add.error && Object.keys(faults).length === 0 && <Trouble>{add.error.message}</Trouble>}
+      {add.error && Object.keys(errors).length === 0 && <Trouble>{add.error.message}</Trouble>}
       <form
         className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_9rem_auto]"
         noValidate
-        onSubmit={form.handleSubmit((v) => add.mutate(v, { onSuccess: () => form.reset() }))}
+        onSubmit={send(add, () => form.reset())}
       >
-        <Field label="Name" error={faults.name}>
+        <Field label="Name" error={errors.name?.message}>
           <input className="input" autoComplete="off" {...form.register('name')} />
         </Field>
-        <Field label="Password" error={faults.password}>
+        <Field label="Password" error={errors.password?.message}>
           <input
             className="input"
             type="password"
@@ -62,7 +65,7 @@ function AddPerson() {
             {...form.register('password')}
           />
         </Field>
-        <Field label="Role" error={faults.role}>
+        <Field label="Role" error={errors.role?.message}>
           <select className="select" {...form.register('role')}>
             {ROLES.map((r) => (
               <option key={r}>{r}</option>

@@ -1,6 +1,6 @@
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { putOffStep } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
+import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { Outcome } from './outcome';
@@ -24,34 +24,20 @@ interface Props {
 /** "Not yet": until when and why; the course is planned again around it. */
 export function PutOffSheet({ step, today, onClose }: Props) {
   const putOff = usePutOff();
-  const [fault, setFault] = useState<string | null>(null);
-  const form = useForm({ defaultValues: { until: addDays(today, 7), reason: '' } });
-  const { errors } = form.formState;
-  const send = form.handleSubmit((v) => {
-    setFault(null);
-    putOff.mutate(
-      { cohortId: step.cohortId, stepKey: step.stepKey, ...v },
-      {
-        onError: (e) => {
-          setFault(e.message);
-        },
-      },
-    );
+  const { form, errors, send } = useContractForm({
+    first: { until: addDays(today, 7), reason: '' },
+    schema: putOffStep,
+    payload: (v) => ({ cohortId: step.cohortId, stepKey: step.stepKey, ...v }),
   });
   return (
     <Sheet title="Not yet" sub={`${step.code} · ${step.title}`} onClose={onClose}>
       {putOff.data ? (
         <Outcome result={putOff.data} today={today} onClose={onClose} />
       ) : (
-        <form className="grid gap-5" onSubmit={send} noValidate>
-          {fault && <Trouble>{fault}</Trouble>}
+        <form className="grid gap-5" onSubmit={send(putOff)} noValidate>
+          {(errors.root ?? putOff.error) && <Trouble>{(errors.root ?? putOff.error)?.message}</Trouble>}
           <Field label="Put off until" error={errors.until?.message}>
-            <input
-              type="date"
-              className="input"
-              min={addDays(today, 1)}
-              {...form.register('until', { required: 'is missing' })}
-            />
+            <input type="date" className="input" min={addDays(today, 1)} {...form.register('until')} />
           </Field>
           <div className="flex flex-wrap gap-2">
             {[7, 14, 28].map((n) => (
@@ -66,11 +52,7 @@ export function PutOffSheet({ step, today, onClose }: Props) {
             ))}
           </div>
           <Field label="Why" hint="kept with the step and shown" error={errors.reason?.message}>
-            <input
-              className="input"
-              autoComplete="off"
-              {...form.register('reason', { required: 'is missing' })}
-            />
+            <input className="input" autoComplete="off" {...form.register('reason')} />
           </Field>
           <div className="flex flex-wrap gap-2">
             {REASONS.map((r) => (

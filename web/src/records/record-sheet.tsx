@@ -1,11 +1,10 @@
-import { useState } from 'react';
-import { get, useForm, type FieldErrors } from 'react-hook-form';
+import { get, type FieldErrors } from 'react-hook-form';
 import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { operation, type Operation } from '@gonimos/core/operations';
 import { percent } from '@gonimos/core/words';
 import { AddPicture } from '../pictures/pictures';
 import { newId } from '../common/api';
-import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { duration } from '../common/dates';
 import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
@@ -109,25 +108,14 @@ export function RecordSheet({ step, today, onClose }: Props) {
   const asks = asksOf(op, step);
   const draft = `record ${step.cohortId} ${step.stepKey}`;
   const work = useRecordWork(draft);
-  const form = useForm<Inputs>({
-    defaultValues: { ...firstOf(step, asks, today), ...readDraft<Inputs>(draft) },
+  const { form, errors, send } = useContractForm({
+    first: { ...firstOf(step, asks, today), ...readDraft<Inputs>(draft) },
+    schema: newRecord,
+    payload: (typed) => toRecord(step, asks, typed),
   });
   useDraft(draft, form);
-  const [fault, setFault] = useState<string | null>(null);
-  const { errors } = form.formState;
+  const fault = errors.root?.message ?? work.error?.message;
 
-  const send = form.handleSubmit((v) => {
-    const record = toRecord(step, asks, v);
-    const faults = faultsOf(newRecord, record);
-    setFault(showFaults(faults, v, form.setError).join('; ') || null);
-    if (Object.keys(faults).length > 0) return;
-    work.mutate(record, {
-      onError: (error) => {
-        setFault(error.message);
-        showFaults(faultsIn(error), v, form.setError);
-      },
-    });
-  });
   const parts = (counts: boolean) =>
     asks
       .filter((a) => Boolean(a.counts) === counts)
@@ -168,7 +156,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         </button>
       }
     >
-      <form id="record" className="grid gap-5" onSubmit={send} noValidate>
+      <form id="record" className="grid gap-5" onSubmit={send(work)} noValidate>
         <Before step={step} op={op} />
         {fault && !errors.meant && <Trouble>{fault}</Trouble>}
         <Meant reason={errors.meant?.message} register={form.register('meant')} />

@@ -1,6 +1,5 @@
 import { typedOrNull } from '../common/numbers';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { editCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { PlaceOptions } from '../nursery/place-options';
 import { useNursery, usePlaces } from '../nursery/queries';
@@ -9,7 +8,8 @@ import { SchoolFields } from '../schools/school-fields';
 import { useSchoolsPreview } from '../schools/queries';
 import { Failure } from '../common/api';
 import { Change } from '../common/change';
-import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { faultsIn } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { useEditCohort } from '../cohorts/queries';
@@ -69,8 +69,8 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
   const edit = useEditCohort(cohort.id);
   const [theirs, setTheirs] = useState<Cohort | null>(null);
   const [schools, setSchools] = useState(cohort.schools);
-  const form = useForm({
-    defaultValues: {
+  const { form, errors, send } = useContractForm({
+    first: {
       code: cohort.code,
       placeId: cohort.placeId,
       moveAnyway: '',
@@ -78,32 +78,23 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       goal: cohort.goal,
       note: cohort.note,
     },
-  });
-  const { errors } = form.formState;
-  const refused = edit.error instanceof Failure && 'placeId' in faultsIn(edit.error);
-  const send = form.handleSubmit((v) => {
-    const payload = {
+    schema: editCohort,
+    payload: (v) => ({
       ...v,
       version: (theirs ?? cohort).version,
       schools,
       goalCaliper: typedOrNull(v.goalCaliper),
-    };
-    const faults = faultsOf(editCohort.omit(['id']), payload);
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    edit.mutate(payload, {
-      onSuccess: onClose,
-      onError: (e) => {
-        if (e instanceof Failure && e.status === 409 && e.problem?.current)
-          setTheirs(e.problem.current as Cohort);
-        showFaults(faultsIn(e), v, form.setError);
-      },
-    });
+    }),
   });
+  const refused = edit.error instanceof Failure && 'placeId' in faultsIn(edit.error);
+  const failed = (e: Error) => {
+    if (e instanceof Failure && e.problem?.code === 'conflict' && e.problem.current)
+      setTheirs(e.problem.current as Cohort);
+  };
   const placeName = (id: string) => places.find((p) => p.id === id)?.name ?? id;
   return (
     <Sheet title={`Change ${cohort.code}`} onClose={onClose}>
-      <form className="grid gap-5" onSubmit={send} noValidate>
+      <form className="grid gap-5" onSubmit={send(edit, onClose, failed)} noValidate>
         {theirs ? (
           <Trouble>
             Someone changed it meanwhile: code {theirs.code}, place {placeName(theirs.placeId)}, goal{' '}

@@ -1,8 +1,7 @@
 import { typed } from '../common/numbers';
 import { useDeferredValue, useEffect, useRef } from 'react';
-import { useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
-import { newCohort, previewCourse, type NewCohort as Payload } from '@gonimos/contract/cohorts';
+import { newCohort, previewCourse } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { PROGRAMMES, suits, usualProgramme, type Method, type Programme } from '@gonimos/core/programmes';
@@ -13,7 +12,7 @@ import { usePlaces, useToday } from '../nursery/queries';
 import { useLots } from '../seed/queries';
 import { useGoals } from '../starts/queries';
 import { CuttingHints } from '../cuttings/hints';
-import { faultsIn, faultsOf, showFaults } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { CoursePreview } from '../cohorts/course-preview';
@@ -89,10 +88,6 @@ function offered(search: URLSearchParams, all: readonly Programme[]): Partial<In
 }
 const KIN = ['goalId', 'parentId', 'lotId'] as const;
 
-/** Faults of the origin stand beside its inputs. */
-const inFields = (faults: Record<string, string>) =>
-  Object.fromEntries(Object.entries(faults).map(([k, why]) => [k.replace(/^origin\./, ''), why]));
-
 export function NewCohort() {
   const today = useToday();
   const places = usePlaces().data;
@@ -114,8 +109,9 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const all = useAllProgrammes();
   const first = PROGRAMMES[0];
   const [search] = useSearchParams();
-  const form = useForm<Inputs>({
-    defaultValues: {
+  const programmeOf = (id: string) => all.find((p) => p.id === id) ?? first;
+  const { form, errors, send } = useContractForm({
+    first: {
       taxonId: 'acer-campestre',
       programmeId: first.id,
       count: '',
@@ -134,11 +130,12 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       ...readDraft<Inputs>(DRAFT),
       ...offered(search, all),
     },
+    schema: newCohort,
+    payload: (typed) => toPayload(typed, programmeOf(typed.programmeId).method),
   });
   useDraft(DRAFT, form);
   const v = form.watch();
-  const { errors } = form.formState;
-  const chosen = all.find((p) => p.id === v.programmeId) ?? first;
+  const chosen = programmeOf(v.programmeId);
   const payload = toPayload(v, chosen.method);
   const seed = chosen.method === 'seed';
 
@@ -180,21 +177,11 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const askable = previewCourse.isValidSync(JSON.parse(deferred));
   const preview = usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
 
-  const send = form.handleSubmit(() => {
-    const faults = inFields(faultsOf(newCohort, payload));
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    enter.mutate(payload as Payload, {
-      onSuccess: (entered) => void navigate(`/cohorts/${entered.recordId}`),
-      onError: (e) => {
-        showFaults(inFields(faultsIn(e)), v, form.setError);
-      },
-    });
-  });
+  const enterIt = send(enter, (entered) => void navigate(`/cohorts/${entered.recordId}`));
 
   return (
     <div className="grid xl:grid-cols-[27rem_minmax(0,1fr)]">
-      <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={send} noValidate>
+      <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={enterIt} noValidate>
         <h1 className="text-3xl">New cohort</h1>
         {(errors.root ?? enter.error) && <Trouble>{(errors.root ?? enter.error)?.message}</Trouble>}
         <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>

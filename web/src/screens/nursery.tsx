@@ -1,8 +1,8 @@
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import {
   editNursery,
+  editPlace,
   LIGHTS,
   newPlace,
   PLACE_KINDS,
@@ -14,22 +14,22 @@ import { Account } from '../people/account';
 import { People } from '../people/people';
 import { useMay } from '../people/session';
 import { NurserySchools } from '../schools/nursery-schools';
-import { faultsIn, faultsOf, showFaults, withoutId } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { typed, typedOrNull } from '../common/numbers';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Sheet } from '../common/sheet';
 import { Stock } from '../stock/stock';
 import { useEditNursery, useEditPlace, useNewPlace, useNursery, usePlaces } from '../nursery/queries';
-import { siteInputs, SiteFields, toSite, type SiteInputs } from '../nursery/site-fields';
+import { siteInputs, SiteFields, toSite } from '../nursery/site-fields';
 
 const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '±0');
 
 function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => void }) {
   const edit = useEditPlace();
   const add = useNewPlace();
-  const form = useForm({
-    defaultValues: {
+  const { form, errors, send } = useContractForm({
+    first: {
       name: place?.name ?? '',
       kind: place?.kind ?? 'outdoors',
       night: String(place?.night ?? 0),
@@ -37,28 +37,20 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
       heatedTo: place?.heatedTo == null ? '' : String(place.heatedTo),
       light: place?.light ?? 'full',
     },
-  });
-  const error = edit.error ?? add.error;
-  const { errors } = form.formState;
-  const send = form.handleSubmit((v) => {
-    const fields = {
-      name: v.name,
-      kind: v.kind,
+    schema: place ? editPlace : newPlace,
+    payload: (v) => ({
+      ...v,
       night: typed(v.night),
       day: typed(v.day),
       heatedTo: typedOrNull(v.heatedTo),
-      light: v.light,
-    };
-    const faults = faultsOf(newPlace, fields);
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    const after = { onSuccess: onClose };
-    if (place) edit.mutate({ ...withoutId(newPlace, fields), id: place.id, version: place.version }, after);
-    else add.mutate(withoutId(newPlace, fields), after);
+      ...(place ? { id: place.id, version: place.version } : {}),
+    }),
   });
+  const error = edit.error ?? add.error;
+  const keep = place ? send(edit, onClose) : send(add, onClose);
   return (
     <Sheet title={place ? place.name : 'New place'} onClose={onClose}>
-      <form className="grid gap-5" onSubmit={send} noValidate>
+      <form className="grid gap-5" onSubmit={keep} noValidate>
         {(errors.root ?? error) && <Trouble>{(errors.root ?? error)?.message}</Trouble>}
         <Field label="Name" error={errors.name?.message}>
           <input className="input" autoComplete="off" {...form.register('name')} />
@@ -144,27 +136,18 @@ function Places() {
 
 function SiteForm({ nursery }: { nursery: Data }) {
   const edit = useEditNursery();
-  const form = useForm<SiteInputs & { name: string; stationUrl: string }>({
-    defaultValues: { name: nursery.name, stationUrl: nursery.stationUrl ?? '', ...siteInputs(nursery) },
-  });
-  const { errors } = form.formState;
-  const send = form.handleSubmit((v) => {
-    const { name, stationUrl } = v;
-    const payload = {
+  const { form, errors, send } = useContractForm({
+    first: { name: nursery.name, stationUrl: nursery.stationUrl ?? '', ...siteInputs(nursery) },
+    schema: editNursery,
+    payload: ({ name, stationUrl, ...site }) => ({
       version: nursery.version,
       name,
       stationUrl: stationUrl.trim() || null,
-      ...toSite(v),
-    };
-    const faults = faultsOf(editNursery, payload);
-    showFaults(faults, v, form.setError);
-    if (Object.keys(faults).length > 0) return;
-    edit.mutate(withoutId(editNursery, payload), {
-      onError: (e) => showFaults(faultsIn(e), v, form.setError),
-    });
+      ...toSite(site),
+    }),
   });
   return (
-    <form className="grid gap-5" onSubmit={send} noValidate>
+    <form className="grid gap-5" onSubmit={send(edit)} noValidate>
       {(errors.root ?? edit.error) && <Trouble>{(errors.root ?? edit.error)?.message}</Trouble>}
       <Field label="Name" error={errors.name?.message}>
         <input className="input" {...form.register('name')} />

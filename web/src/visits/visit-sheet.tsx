@@ -1,11 +1,10 @@
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import type { FieldError } from 'react-hook-form';
 import { newVisit } from '@gonimos/contract/visits';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { taxaByName } from '@gonimos/core/taxa';
 import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
 import { AddPicture } from '../pictures/pictures';
-import { faultsIn, faultsOf } from '../common/check';
+import { useContractForm } from '../common/contract-form';
 import { shortDate } from '../common/dates';
 import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
@@ -36,16 +35,29 @@ const ADVICE: Record<Decision, string> = {
 export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) {
   const draft = `visit ${cohort.cohortId} ${step?.key ?? ''}`;
   const visit = useVisit(draft);
-  const [fault, setFault] = useState<string | null>(null);
-  const form = useForm({
-    defaultValues: {
+  const { form, errors, send } = useContractForm({
+    first: {
       found: [] as Found[],
-      decision: '' as Decision | '',
+      decision: '',
       stepKey: step?.key ?? '',
       container: '',
       taxonId: '',
       note: '',
       ...readDraft<{ note: string }>(draft),
+    },
+    schema: newVisit,
+    payload: (typed) => {
+      const decided = typed.decision || usualDecision(typed.found);
+      return {
+        cohortId: cohort.cohortId,
+        on: today,
+        found: typed.found,
+        decision: decided,
+        stepKey: typed.stepKey || null,
+        container: decided === 'step-back' ? typed.container || null : null,
+        taxonId: typed.found.includes('wrong-identity') ? typed.taxonId || null : null,
+        note: typed.note,
+      };
     },
   });
   useDraft(draft, form);
@@ -53,34 +65,11 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
   const usual = usualDecision(v.found);
   const decision = v.decision || usual;
   const wantsStep = (decision === 'lighten' || decision === 'put-back') && !step;
-  const send = form.handleSubmit((values) => {
-    const payload = {
-      cohortId: cohort.cohortId,
-      on: today,
-      found: values.found,
-      decision,
-      stepKey: values.stepKey || null,
-      container: decision === 'step-back' ? values.container || null : null,
-      taxonId: values.found.includes('wrong-identity') ? values.taxonId || null : null,
-      note: values.note,
-    };
-    const faults = faultsOf(newVisit, payload);
-    setFault(
-      Object.entries(faults)
-        .map(([f, m]) => `${f} ${m}`)
-        .join('; ') || null,
-    );
-    if (Object.keys(faults).length > 0) return;
-    visit.mutate(payload, {
-      onError: (e) => {
-        setFault(
-          Object.entries(faultsIn(e))
-            .map(([f, m]) => `${f} ${m}`)
-            .join('; ') || e.message,
-        );
-      },
-    });
-  });
+  // a sheet of big buttons: what is wrong is said once, above them
+  const fault =
+    Object.entries(errors)
+      .map(([field, e]) => `${field === 'root' ? '' : `${field} `}${(e as FieldError).message ?? ''}`)
+      .join('; ') || visit.error?.message;
   const done = visit.data;
   return (
     <Sheet title="Something found" sub={`${cohort.code}${step ? ` · ${step.title}` : ''}`} onClose={onClose}>
@@ -105,7 +94,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
           />
         </div>
       ) : (
-        <form className="grid gap-5" onSubmit={send} noValidate>
+        <form className="grid gap-5" onSubmit={send(visit)} noValidate>
           {fault && <Trouble>{fault}</Trouble>}
           <fieldset className="grid gap-1">
             <legend className="mb-1 font-semibold">What was found</legend>
