@@ -1,7 +1,10 @@
 import { expect } from 'chai';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Planning } from '@gonimos/contract/planning';
+import { addDays, daysBetween } from '@gonimos/core/calendar';
+import { readPlans } from '../src/course/store.ts';
 import { noteNewDay, workOff } from '../src/planning/due.ts';
+import { compileFor, readyFacts } from '../src/planning/replan.ts';
 import { bench, id, must, seedCohort, workshop, type Bench } from './harness.ts';
 import { endServer, freePort, serve } from './serve.ts';
 
@@ -80,6 +83,58 @@ describe('planning many courses again', () => {
     await workOff(b.app);
     expect(await state()).to.include({ left: 0 });
   }).timeout(60_000);
+
+  it('day by day, what is near is as if planned anew; what lies far ahead lags by a day at most, and no news is made of it', async () => {
+    const day = await b.visitor('helper');
+    let compared = 0;
+    let lagging = 0;
+    for (let days = 0; days < 4; days++) {
+      await must(day.post('/demo/calendar', { id: id(), days: 1 }));
+      await workOff(b.app);
+      const planning = await b.app.planning(b.db);
+      const facts = await readyFacts(b.db, await b.db('cohort').where('growing', true).pluck('id'), planning);
+      const kept = await readPlans(
+        b.db,
+        facts.map((f) => f.id),
+      );
+      for (const f of facts) {
+        const fresh = compileFor(f, planning).steps;
+        const own = new Map(kept.get(f.id)!.map((s) => [s.key, s]));
+        expect([...own.keys()]).to.have.members(fresh.map((s) => s.key));
+        for (const s of fresh) {
+          const k = own.get(s.key)!;
+          const far = s.status === 'planned' && s.opens! > addDays(planning.today, 60);
+          const off = far && k.opens ? Math.abs(daysBetween(k.opens, s.opens!)) : 0;
+          if (far) expect(off, `${f.code} ${s.key}`).to.be.at.most(1);
+          else
+            expect([k.opens, k.closes, k.status], `${f.code} ${s.key}`).to.deep.equal([
+              s.opens,
+              s.closes,
+              s.status,
+            ]);
+          compared++;
+          lagging += off;
+        }
+      }
+    }
+    expect(compared).to.be.above(10_000);
+    console.log(`      ${compared} steps compared, ${lagging} a day behind`);
+    // a day's shift of what lies far ahead is told to nobody
+    const told = await b
+      .db('plan_change')
+      .where('cause', 'like', 'the calendar went on%')
+      .whereNotNull('wasOpens');
+    expect(told.length).to.be.above(0);
+    for (const t of told)
+      if (t.wasOpens! > addDays(t.onDate, 60) && t.nowOpens! > addDays(t.onDate, 60))
+        expect(
+          Math.max(
+            Math.abs(daysBetween(t.wasOpens!, t.nowOpens!)),
+            Math.abs(daysBetween(t.wasCloses!, t.nowCloses!)),
+          ),
+          t.key,
+        ).to.be.above(1);
+  }).timeout(120_000);
 
   it('a course that cannot be planned shows its fault and leaves the others, schools and the start alone', async () => {
     const [broken, sound] = cohorts;

@@ -8,7 +8,18 @@ import { Sheet } from '../common/sheet';
 import { ENTRY_WORDS } from '../common/words';
 import { useAddEntry, useLedger } from './queries';
 
-const isCaused = (type: (typeof BY_HAND)[number]): boolean =>
+type ByHand = (typeof BY_HAND)[number];
+interface Typed {
+  type: ByHand;
+  on: string;
+  count: string;
+  cause: string;
+  damageId: string;
+  note: string;
+  meant: boolean;
+}
+
+const isCaused = (type: ByHand): boolean =>
   type === 'lost' || type === 'lost_before_emergence' || type === 'culled';
 
 export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
@@ -24,7 +35,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
       meant: false,
     },
     schema: newEntry,
-    payload: (v) => ({
+    payload: (v: Typed) => ({
       ...v,
       count: Number(v.count),
       cause: isCaused(v.type) ? v.cause : null,
