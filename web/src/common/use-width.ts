@@ -6,6 +6,9 @@ export function useWidth<T extends HTMLElement>(first = 800) {
   const [width, setWidth] = useState(first);
   useLayoutEffect(() => {
     if (!ref.current) return;
+    // measured before the first picture is shown: one drawn to a guess would push a narrow page wide
+    const { paddingLeft, paddingRight } = getComputedStyle(ref.current);
+    setWidth(Math.round(ref.current.clientWidth - parseFloat(paddingLeft) - parseFloat(paddingRight)));
     const watch = new ResizeObserver(([entry]) => setWidth(Math.round(entry.contentRect.width)));
     watch.observe(ref.current);
     return () => watch.disconnect();
