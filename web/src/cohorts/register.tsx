@@ -12,7 +12,7 @@ import { dateSpan, saidDate, seasonYear } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Section } from '../common/section';
 import { countWords } from '../common/words';
-import { COLUMNS, fits, inOrder, linesOf, type Column, type Wanted } from './lines';
+import { COLUMNS, fits, inOrder, linesOf, type Column, type Line, type Wanted } from './lines';
 import { useRegister } from './queries';
 
 const PAGE = 40;
@@ -54,6 +54,180 @@ function useAddress() {
   };
   const value = (k: string) => search.get(k) ?? '';
   return { value, set };
+}
+
+type Address = ReturnType<typeof useAddress>;
+
+/** What the register is narrowed by: words, kind, place, way of starting, state. */
+function Filters({ used, address: { value, set } }: { used: ReadonlySet<string>; address: Address }) {
+  return (
+    <div className="mb-3 grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
+      <input
+        type="search"
+        className="input col-span-2 w-full sm:w-64"
+        placeholder="Code, name, step, place"
+        aria-label="Search cohorts"
+        value={value('q')}
+        onChange={(e) => set({ q: e.target.value })}
+      />
+      <select
+        className="select w-full sm:w-48"
+        aria-label="Taxon"
+        value={value('taxon')}
+        onChange={(e) => set({ taxon: e.target.value })}
+      >
+        <option value="">every taxon</option>
+        {taxa()
+          .filter((t) => used.has(t.id))
+          .map((t) => (
+            <option key={t.id} value={t.id}>
+              {t.name}
+            </option>
+          ))}
+      </select>
+      <select
+        className="select w-full sm:w-40"
+        aria-label="Place"
+        value={value('place')}
+        onChange={(e) => set({ place: e.target.value })}
+      >
+        <option value="">every place</option>
+        <PlaceOptions />
+      </select>
+      <select
+        className="select w-full sm:w-36"
+        aria-label="Method"
+        value={value('method')}
+        onChange={(e) => set({ method: e.target.value })}
+      >
+        <option value="">every method</option>
+        {METHODS.map((m) => (
+          <option key={m}>{m}</option>
+        ))}
+      </select>
+      <select
+        className="select w-full sm:w-36"
+        aria-label="State"
+        value={value('state')}
+        onChange={(e) => set({ state: e.target.value })}
+      >
+        <option value="">every state</option>
+        <option value="due">work due</option>
+        <option value="growing">growing</option>
+        <option value="gone">none left</option>
+      </select>
+    </div>
+  );
+}
+
+interface Shown {
+  season: number;
+  today: string;
+}
+
+function TableLine({ line, season, today }: { line: Line } & Shown) {
+  const { row: r, taxonName, placeName: stands, trunk } = line;
+  return (
+    <tr className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3">
+      <td className="px-3 py-2 max-md:p-0">
+        <Link to={`/cohorts/${r.id}`} className="flex items-center gap-3 font-bold">
+          <Section
+            rings={r.rings}
+            season={season}
+            containerId={r.container}
+            target={r.goalCaliper}
+            size={38}
+          />
+          <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">{r.code}</span>
+          <span className="soft font-normal md:hidden">{taxonName}</span>
+        </Link>
+      </td>
+      <td className="px-3 max-md:hidden">
+        {taxonName}
+        <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
+      </td>
+      <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">
+        {r.live > 0 ? r.live : countWords(r)}
+        {r.live > 0 && <span className="md:sr-only"> alive</span>}
+      </td>
+      <td className="px-3 text-right whitespace-nowrap max-md:hidden">
+        {trunk > 0 ? `${trunk.toFixed(0)} mm` : ''}
+        {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
+      </td>
+      <td className="px-3 max-md:hidden">{saidDate(r.startedSaid, today)}</td>
+      <td className="px-3 max-md:hidden">
+        {stands}
+        <span className="soft block truncate text-sm">{container(r.container).name}</span>
+      </td>
+      <td className="px-3 py-1.5 max-md:col-span-2 max-md:px-0 max-md:pt-2">
+        <Status row={r} today={today} />
+      </td>
+    </tr>
+  );
+}
+
+interface LinesProps extends Shown {
+  lines: readonly Line[];
+  sort: string;
+  order: (column: string) => void;
+}
+
+/** A page of the register: a table on a desk, cards on a phone. */
+function Lines({ lines, sort, order, season, today }: LinesProps) {
+  return (
+    <div className="card-plain overflow-hidden">
+      <table className="w-full table-fixed border-collapse max-md:block">
+        <thead className="max-md:hidden">
+          <tr className="border-b border-base-300 text-left">
+            {(Object.keys(COLUMNS) as Column[]).map((id) => (
+              <th
+                key={id}
+                scope="col"
+                aria-sort={sort === id ? 'ascending' : sort === `-${id}` ? 'descending' : 'none'}
+                className={`p-0 ${WIDTHS[id] ?? ''} ${['live', 'trunk'].includes(id) ? 'text-right' : ''}`}
+              >
+                <button
+                  type="button"
+                  className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold"
+                  onClick={() => order(id)}
+                >
+                  {COLUMNS[id].header}
+                  {sort === id && <ArrowUp size={15} />}
+                  {sort === `-${id}` && <ArrowDown size={15} />}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody className="divide-y divide-base-300 max-md:block">
+          {lines.map((line) => (
+            <TableLine key={line.row.id} line={line} season={season} today={today} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Pages({ page, pages, go }: { page: number; pages: number; go: (page: number) => void }) {
+  return (
+    <nav aria-label="Pages" className="mt-3 flex items-center gap-3">
+      <button type="button" className="btn btn-outline" disabled={page === 0} onClick={() => go(page - 1)}>
+        Before
+      </button>
+      <span>
+        {page + 1} of {pages}
+      </span>
+      <button
+        type="button"
+        className="btn btn-outline"
+        disabled={page + 1 >= pages}
+        onClick={() => go(page + 1)}
+      >
+        Next
+      </button>
+    </nav>
+  );
 }
 
 export function Register() {
@@ -109,62 +283,7 @@ export function Register() {
           )}
         </div>
       </header>
-      <div className="mb-3 grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
-        <input
-          type="search"
-          className="input col-span-2 w-full sm:w-64"
-          placeholder="Code, name, step, place"
-          aria-label="Search cohorts"
-          value={value('q')}
-          onChange={(e) => set({ q: e.target.value })}
-        />
-        <select
-          className="select w-full sm:w-48"
-          aria-label="Taxon"
-          value={tax}
-          onChange={(e) => set({ taxon: e.target.value })}
-        >
-          <option value="">every taxon</option>
-          {taxa()
-            .filter((t) => used.has(t.id))
-            .map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.name}
-              </option>
-            ))}
-        </select>
-        <select
-          className="select w-full sm:w-40"
-          aria-label="Place"
-          value={place}
-          onChange={(e) => set({ place: e.target.value })}
-        >
-          <option value="">every place</option>
-          <PlaceOptions />
-        </select>
-        <select
-          className="select w-full sm:w-36"
-          aria-label="Method"
-          value={method}
-          onChange={(e) => set({ method: e.target.value })}
-        >
-          <option value="">every method</option>
-          {METHODS.map((m) => (
-            <option key={m}>{m}</option>
-          ))}
-        </select>
-        <select
-          className="select w-full sm:w-36"
-          aria-label="State"
-          value={state}
-          onChange={(e) => set({ state: e.target.value })}
-        >
-          <option value="">every state</option>
-          <option value="due">work due</option>
-          <option value="growing">growing</option>
-          <option value="gone">none left</option>
-        </select>
-      </div>
+      <Filters used={used} address={{ value, set }} />
       {shown.length === 0 ? (
         <p className="card-plain soft p-6 text-lg">
           {lines.length === 0 ? (
@@ -176,100 +295,9 @@ export function Register() {
           )}
         </p>
       ) : (
-        <div className="card-plain overflow-hidden">
-          <table className="w-full table-fixed border-collapse max-md:block">
-            <thead className="max-md:hidden">
-              <tr className="border-b border-base-300 text-left">
-                {(Object.keys(COLUMNS) as Column[]).map((id) => (
-                  <th
-                    key={id}
-                    scope="col"
-                    aria-sort={sort === id ? 'ascending' : sort === `-${id}` ? 'descending' : 'none'}
-                    className={`p-0 ${WIDTHS[id] ?? ''} ${['live', 'trunk'].includes(id) ? 'text-right' : ''}`}
-                  >
-                    <button
-                      type="button"
-                      className="soft inline-flex min-h-11 items-center gap-1 px-3 font-semibold"
-                      onClick={() => order(id)}
-                    >
-                      {COLUMNS[id].header}
-                      {sort === id && <ArrowUp size={15} />}
-                      {sort === `-${id}` && <ArrowDown size={15} />}
-                    </button>
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody className="divide-y divide-base-300 max-md:block">
-              {rows.map(({ row: r, taxonName, placeName: stands, trunk }) => (
-                <tr
-                  key={r.id}
-                  className="align-middle hover:bg-base-200 max-md:grid max-md:grid-cols-[1fr_auto] max-md:gap-x-3 max-md:px-3 max-md:py-3"
-                >
-                  <td className="px-3 py-2 max-md:p-0">
-                    <Link to={`/cohorts/${r.id}`} className="flex items-center gap-3 font-bold">
-                      <Section
-                        rings={r.rings}
-                        season={season}
-                        containerId={r.container}
-                        target={r.goalCaliper}
-                        size={38}
-                      />
-                      <span className="whitespace-nowrap underline decoration-base-300 underline-offset-4">
-                        {r.code}
-                      </span>
-                      <span className="soft font-normal md:hidden">{taxonName}</span>
-                    </Link>
-                  </td>
-                  <td className="px-3 max-md:hidden">
-                    {taxonName}
-                    <span className="soft block truncate text-sm italic">{taxon(r.taxonId).botanical}</span>
-                  </td>
-                  <td className="px-3 text-right font-semibold whitespace-nowrap max-md:p-0 max-md:self-center">
-                    {r.live > 0 ? r.live : countWords(r)}
-                    {r.live > 0 && <span className="md:sr-only"> alive</span>}
-                  </td>
-                  <td className="px-3 text-right whitespace-nowrap max-md:hidden">
-                    {trunk > 0 ? `${trunk.toFixed(0)} mm` : ''}
-                    {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
-                  </td>
-                  <td className="px-3 max-md:hidden">{saidDate(r.startedSaid, today)}</td>
-                  <td className="px-3 max-md:hidden">
-                    {stands}
-                    <span className="soft block truncate text-sm">{container(r.container).name}</span>
-                  </td>
-                  <td className="px-3 py-1.5 max-md:col-span-2 max-md:px-0 max-md:pt-2">
-                    <Status row={r} today={today} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <Lines lines={rows} sort={sort} order={order} season={season} today={today} />
       )}
-      {pages > 1 && (
-        <nav aria-label="Pages" className="mt-3 flex items-center gap-3">
-          <button
-            type="button"
-            className="btn btn-outline"
-            disabled={page === 0}
-            onClick={() => set({ page: String(page) })}
-          >
-            Before
-          </button>
-          <span>
-            {page + 1} of {pages}
-          </span>
-          <button
-            type="button"
-            className="btn btn-outline"
-            disabled={page + 1 >= pages}
-            onClick={() => set({ page: String(page + 2) })}
-          >
-            Next
-          </button>
-        </nav>
-      )}
+      {pages > 1 && <Pages page={page} pages={pages} go={(to) => set({ page: String(to + 1) })} />}
     </div>
   );
 }

@@ -3,11 +3,9 @@ import { useDeferredValue, useEffect, useRef } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
-import { CONTAINERS } from '@gonimos/core/containers';
-import { PROGRAMMES, suits, usualProgramme, type Method, type Programme } from '@gonimos/core/programmes';
-import { taxaByName, taxon } from '@gonimos/core/taxa';
+import { PROGRAMMES, type Method, type Programme } from '@gonimos/core/programmes';
+import { taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
-import { PlaceOptions } from '../nursery/place-options';
 import { usePlaces, useToday } from '../nursery/queries';
 import { useLots } from '../seed/queries';
 import { useGoals } from '../starts/queries';
@@ -16,33 +14,11 @@ import { useContractForm } from '../common/contract-form';
 import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { CoursePreview } from '../cohorts/course-preview';
-import { MaybeField } from '../cohorts/maybe-field';
 import { Remarks } from '../cohorts/remarks';
-import { KinFields, NO_KIN, type KinInputs } from './kin-fields';
-import {
-  fromElsewhere,
-  NO_ORIGIN,
-  OriginFields,
-  originOf,
-  type OriginInputs,
-} from '../cohorts/origin-fields';
+import { KinFields, NO_KIN } from './kin-fields';
+import { AimFields, KindFields, StartFields, type Inputs } from './new-cohort-fields';
+import { fromElsewhere, NO_ORIGIN, OriginFields, originOf } from '../cohorts/origin-fields';
 import { useEnterCohort, usePreview, useRegister } from '../cohorts/queries';
-
-interface Inputs extends KinInputs, OriginInputs {
-  insults: string;
-  taxonId: string;
-  programmeId: string;
-  code: string;
-  count: string;
-  started: string;
-  container: string;
-  placeId: string;
-  standsAt: string;
-  goalCaliper: string;
-  goal: string;
-  note: string;
-  maybe: string[];
-}
 
 const DRAFT = 'new cohort';
 
@@ -102,6 +78,25 @@ export function NewCohort() {
   ) : null;
 }
 
+/** The course that what is typed would give, asked for while nobody types. */
+function usePreviewOf(payload: ReturnType<typeof toPayload>) {
+  const asked = {
+    taxonId: payload.taxonId,
+    programmeId: payload.programmeId,
+    placeId: payload.placeId,
+    started: payload.started,
+    count: payload.count ?? 100,
+    container: payload.container,
+    standsAt: payload.standsAt,
+    schools: payload.schools,
+    maybe: payload.maybe,
+    lotId: payload.lotId,
+  };
+  const deferred = useDeferredValue(JSON.stringify(asked));
+  const askable = previewCourse.isValidSync(JSON.parse(deferred));
+  return usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
+}
+
 function Form({ today, firstPlace, taken }: { today: string; firstPlace: string; taken: Set<string> }) {
   const rows = useRegister().data ?? [];
   const navigate = useNavigate();
@@ -139,7 +134,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const payload = toPayload(v, chosen.method);
   const seed = chosen.method === 'seed';
 
-  const { taxonId, programmeId, started } = v;
+  const { taxonId, started } = v;
   const { setValue } = form;
   // the code follows taxon and start until the grower writes one
   const freed = freeCode(taxonId, started, taken);
@@ -153,29 +148,8 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
     setValue('standsAt', '');
     setValue('container', all.find((p) => p.id === id)?.steps[0].container ?? 'seed-flat');
   };
-  const ofTaxon = (id: string) => {
-    const fits = (p: (typeof all)[number]) => suits(p.id, taxon(id), p.own);
-    const usual = usualProgramme(id, all);
-    if (usual && usual.id === 'swollen-base') begin(usual.id);
-    else if (!fits(chosen as (typeof all)[number])) begin((usual ?? all.find(fits))?.id ?? programmeId);
-    setValue('maybe', []);
-  };
 
-  const asked = {
-    taxonId,
-    programmeId,
-    placeId: payload.placeId,
-    started: payload.started,
-    count: payload.count ?? 100,
-    container: payload.container,
-    standsAt: payload.standsAt,
-    schools: payload.schools,
-    maybe: payload.maybe,
-    lotId: payload.lotId,
-  };
-  const deferred = useDeferredValue(JSON.stringify(asked));
-  const askable = previewCourse.isValidSync(JSON.parse(deferred));
-  const preview = usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
+  const preview = usePreviewOf(payload);
 
   const enterIt = send(enter, (entered) => void navigate(`/cohorts/${entered.recordId}`));
 
@@ -184,110 +158,10 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={enterIt} noValidate>
         <h1 className="text-3xl">New cohort</h1>
         {(errors.root ?? enter.error) && <Trouble>{(errors.root ?? enter.error)?.message}</Trouble>}
-        <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
-          <select
-            className="select"
-            {...form.register('taxonId', {
-              onChange: (e: { target: { value: string } }) => ofTaxon(e.target.value),
-            })}
-          >
-            {taxaByName().map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.name} ({t.botanical})
-              </option>
-            ))}
-          </select>
-        </Field>
-        <MaybeField
-          taxonId={v.taxonId}
-          value={v.maybe}
-          onChange={(next) => setValue('maybe', next)}
-          error={(errors.maybe as { message?: string } | undefined)?.message}
-        />
-        <Field label="Programme" hint={chosen.summary} error={errors.programmeId?.message}>
-          <select
-            className="select"
-            {...form.register('programmeId', {
-              onChange: (e: { target: { value: string } }) => begin(e.target.value),
-            })}
-          >
-            {all
-              .filter((p) => suits(p.id, taxon(v.taxonId), p.own))
-              .map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-          </select>
-        </Field>
+        <KindFields form={form} all={all} chosen={chosen} begin={begin} />
         {chosen.method === 'cutting' && !v.standsAt && <CuttingHints programmeId={chosen.id} />}
-        <div className="grid grid-cols-2 gap-4">
-          <Field
-            label={
-              seed && !v.standsAt
-                ? 'Seeds'
-                : chosen.method === 'cutting' && !v.standsAt
-                  ? 'Cuttings'
-                  : 'Plants'
-            }
-            error={errors.count?.message}
-          >
-            <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
-          </Field>
-          <Field label="Code" error={errors.code?.message}>
-            <input className="input" autoComplete="off" {...form.register('code')} />
-          </Field>
-        </div>
-        <Field
-          label="Started"
-          hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035"
-          error={errors.started?.message}
-        >
-          <input className="input" autoComplete="off" {...form.register('started')} />
-        </Field>
-        <Field label="Stands at" hint="for stock with years behind it" error={errors.standsAt?.message}>
-          <select className="select" {...form.register('standsAt')}>
-            <option value="">the beginning: just {seed ? 'sown' : 'started'}</option>
-            {chosen.steps.slice(1).map((s) => (
-              <option key={s.key} value={s.key}>
-                before: {s.title ?? s.key.replace(/-\d$/, '').replace('-', ' ')}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <div className="grid grid-cols-2 gap-4">
-          <Field label="Place" error={errors.placeId?.message}>
-            <select className="select" {...form.register('placeId')}>
-              <PlaceOptions />
-            </select>
-          </Field>
-          <Field label="Container" error={errors.container?.message}>
-            <select className="select" {...form.register('container')}>
-              {CONTAINERS.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </select>
-          </Field>
-        </div>
-        <div className="grid grid-cols-2 gap-4">
-          <Field label="Goal caliper" hint="mm at the base" error={errors.goalCaliper?.message}>
-            <input
-              className="input"
-              inputMode="decimal"
-              autoComplete="off"
-              {...form.register('goalCaliper')}
-            />
-          </Field>
-          <Field label="Root and top work" error={errors.insults?.message}>
-            <select className="select" {...form.register('insults')}>
-              <option value="">by taxon and age</option>
-              <option value="one">one insult a season</option>
-              <option value="combined">together</option>
-            </select>
-          </Field>
-        </div>
+        <StartFields form={form} chosen={chosen} />
+        <AimFields form={form} />
         <Field label="Goal" hint="form, size, style, in your words" error={errors.goal?.message}>
           <input className="input" autoComplete="off" {...form.register('goal')} />
         </Field>
