@@ -50,7 +50,7 @@ import { recordRoutes } from './records/routes.ts';
 import { WATCHES } from './watches.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
-import { answerProblems, notFound } from './http/problem.ts';
+import { answerFramework, answerProblems, notFound } from './http/problem.ts';
 import { guardRoles, route } from './http/route.ts';
 import { readAddress, readBody } from './http/validate.ts';
 
@@ -212,6 +212,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
     logger: o.log ? { level: 'warn' } : false,
     bodyLimit: BODY_LIMIT,
     forceCloseConnections: true,
+    frameworkErrors: answerFramework,
     trustProxy: o.trustProxy?.length ? o.trustProxy : false,
   });
   const house = houseOf(o.db);

@@ -1,4 +1,4 @@
-import type { FastifyInstance, FastifyReply } from 'fastify';
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import { ValidationError } from 'yup';
 import { PROBLEMS, type Problem, type ProblemCode } from '@gonimos/contract/problem';
 import { LedgerError } from '@gonimos/core/ledger';
@@ -142,6 +142,10 @@ function send(reply: FastifyReply, { retryAfter, ...p }: ReturnType<typeof asPro
   if (retryAfter) void reply.header('retry-after', retryAfter);
   return reply.status(p.status).type('application/problem+json').send(JSON.stringify(p));
 }
+
+/** What the server refuses before it knows which route is meant: an address that is too long or cannot be read. */
+export const answerFramework = (error: FastifyError, _request: unknown, reply: FastifyReply): void =>
+  void send(reply, asProblem(error, true));
 
 /** Every error leaves the server as problem details. */
 export function answerProblems(app: FastifyInstance): void {
