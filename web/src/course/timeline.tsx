@@ -59,11 +59,50 @@ interface Drag {
 
 const KEYS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageUp: -28, PageDown: 28 };
 
+interface HandProps extends Pick<Props, 'onMove' | 'onPick'> {
+  /** pixels a day */
+  perDay: number;
+}
+
+/** Steps moved by dragging or by the arrow keys, and picked. */
+function useHand({ perDay, onMove, onPick }: HandProps) {
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const dragged = useRef(false);
+  const movable = (s: PlannedStep) => onMove !== undefined && s.status === 'planned' && s.target !== null;
+  const begin = (e: PointerEvent<SVGGElement>, s: PlannedStep) => {
+    if (!movable(s) || e.button !== 0) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    dragged.current = false;
+    setDrag({ key: s.key, startX: e.clientX, days: 0 });
+  };
+  const move = (e: PointerEvent<SVGGElement>) => {
+    if (!drag) return;
+    const by = Math.round((e.clientX - drag.startX) / perDay);
+    if (Math.abs(e.clientX - drag.startX) > 4) dragged.current = true;
+    setDrag({ ...drag, days: by });
+  };
+  const end = (s: PlannedStep) => {
+    if (!drag) return;
+    setDrag(null);
+    if (dragged.current && drag.days !== 0) onMove?.(s, addDays(s.target!, drag.days));
+  };
+  const key = (e: KeyboardEvent, s: PlannedStep) => {
+    if (e.key === 'Enter' || e.key === ' ') {
+      e.preventDefault();
+      onPick(s);
+    } else if (e.key in KEYS && movable(s)) {
+      e.preventDefault();
+      const by = KEYS[e.key];
+      onMove?.(s, addDays(s.target!, e.shiftKey ? by * 7 : by));
+    }
+  };
+  const letGo = () => setDrag(null);
+  return { drag, dragged, movable, begin, move, end, letGo, key };
+}
+
 /** The course over its years in four lanes: what is done as dots, windows to come as bars with soft openings. */
 export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props) {
   const [ref, room] = useWidth<HTMLDivElement>();
-  const [drag, setDrag] = useState<Drag | null>(null);
-  const dragged = useRef(false);
   // the page opens on today, with what was done last to its left
   const todayAt = useRef(0);
   useLayoutEffect(() => {
@@ -93,34 +132,7 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
     if (now === 'due' || now === 'late') return { fill: 'var(--due)', line: 'var(--color-accent)' };
     return { fill: 'var(--celadon)', line: 'var(--color-primary)' };
   };
-  const movable = (s: PlannedStep) => onMove !== undefined && s.status === 'planned' && s.target !== null;
-  const begin = (e: PointerEvent<SVGGElement>, s: PlannedStep) => {
-    if (!movable(s) || e.button !== 0) return;
-    e.currentTarget.setPointerCapture(e.pointerId);
-    dragged.current = false;
-    setDrag({ key: s.key, startX: e.clientX, days: 0 });
-  };
-  const move = (e: PointerEvent<SVGGElement>) => {
-    if (!drag) return;
-    const by = Math.round((e.clientX - drag.startX) / perDay);
-    if (Math.abs(e.clientX - drag.startX) > 4) dragged.current = true;
-    setDrag({ ...drag, days: by });
-  };
-  const end = (s: PlannedStep) => {
-    if (!drag) return;
-    setDrag(null);
-    if (dragged.current && drag.days !== 0) onMove?.(s, addDays(s.target!, drag.days));
-  };
-  const key = (e: KeyboardEvent, s: PlannedStep) => {
-    if (e.key === 'Enter' || e.key === ' ') {
-      e.preventDefault();
-      onPick(s);
-    } else if (e.key in KEYS && movable(s)) {
-      e.preventDefault();
-      const by = KEYS[e.key];
-      onMove?.(s, addDays(s.target!, e.shiftKey ? by * 7 : by));
-    }
-  };
+  const { drag, dragged, movable, begin, move, end, letGo, key } = useHand({ perDay, onMove, onPick });
   return (
     <div className="relative">
       <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 left-0 z-1 w-19 bg-base-100">
@@ -182,7 +194,7 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
                     onPointerDown={(e) => begin(e, step)}
                     onPointerMove={move}
                     onPointerUp={() => end(step)}
-                    onPointerCancel={() => setDrag(null)}
+                    onPointerCancel={letGo}
                   >
                     <title>{words}</title>
                     <rect

@@ -35,6 +35,8 @@ interface Props {
   onClose: () => void;
 }
 
+const number = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };
+
 /** A check of cuttings, tray by tray: what follows is said before it is recorded. */
 export function CheckSheet({ step, today, onClose }: Props) {
   const check = useCheck();
@@ -69,8 +71,6 @@ export function CheckSheet({ step, today, onClose }: Props) {
   };
   const wrong = faultsOf(cuttingCheck, payload);
   const faults: Record<string, string> = { ...(tried ? wrong : {}), ...check.faults };
-  const change = (i: number, name: keyof Row) => (e: { target: { value: string } }) =>
-    setRows(rows.map((r, k) => (k === i ? { ...r, [name]: e.target.value } : r)));
   const send = () => {
     setTried(true);
     if (Object.keys(wrong).length === 0) check.mutate(withoutId(cuttingCheck, payload));
@@ -82,7 +82,6 @@ export function CheckSheet({ step, today, onClose }: Props) {
         <Outcome result={check.data} today={today} onClose={onClose} />
       </Sheet>
     );
-  const number = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };
   return (
     <Sheet
       title={step.title}
@@ -101,56 +100,7 @@ export function CheckSheet({ step, today, onClose }: Props) {
     >
       <div className="grid gap-5">
         {check.error && <Trouble>{check.error.message}</Trouble>}
-        <fieldset>
-          <legend className="mb-2 font-semibold">
-            What each tray shows
-            <span className="soft block text-sm font-normal">only roots count: opening buds do not</span>
-          </legend>
-          <div className="grid grid-cols-[minmax(0,1.3fr)_repeat(3,minmax(0,1fr))] gap-2">
-            <span className="soft text-sm">Tray</span>
-            {STATES.map((s) => (
-              <span key={s} className="soft text-sm">
-                {s}
-              </span>
-            ))}
-            {rows.map((r, i) => (
-              <div key={r.id} className="contents">
-                <input
-                  className="input w-full"
-                  aria-label={`Name of tray ${i + 1}`}
-                  value={r.name}
-                  onChange={change(i, 'name')}
-                />
-                {STATES.map((s) => (
-                  <input
-                    key={s}
-                    {...number}
-                    className="input w-full"
-                    aria-label={`${r.name || `tray ${i + 1}`}: ${s}`}
-                    aria-invalid={faults[`batches[${i}].${s}`] ? true : undefined}
-                    value={r[s]}
-                    onChange={change(i, s)}
-                  />
-                ))}
-              </div>
-            ))}
-          </div>
-          <button
-            type="button"
-            className="btn btn-ghost mt-2 border border-base-300"
-            onClick={() => setRows([...rows, blank(rows.length + 1)])}
-          >
-            Another tray
-          </button>
-          {Object.entries(faults)
-            .filter(([k]) => k.startsWith('batches'))
-            .slice(0, 2)
-            .map(([k, why]) => (
-              <p key={k} className="mt-1 text-sm font-semibold text-error">
-                {k.replace(/^batches\[(\d+)\]\.?/, (_, n: string) => `tray ${Number(n) + 1} `)} {why}
-              </p>
-            ))}
-        </fieldset>
+        <Batches rows={rows} setRows={setRows} faults={faults} />
         {t.looked > step.live ? (
           <Trouble>
             {t.looked} counted, there are {step.live}
@@ -235,6 +185,70 @@ export function CheckSheet({ step, today, onClose }: Props) {
         </Field>
       </div>
     </Sheet>
+  );
+}
+
+interface BatchesProps {
+  rows: Row[];
+  setRows: (rows: Row[]) => void;
+  faults: Record<string, string>;
+}
+
+/** A line for each tray: how many have rooted, have callus, are dead. */
+function Batches({ rows, setRows, faults }: BatchesProps) {
+  const change = (i: number, name: keyof Row) => (e: { target: { value: string } }) =>
+    setRows(rows.map((r, k) => (k === i ? { ...r, [name]: e.target.value } : r)));
+  return (
+    <fieldset>
+      <legend className="mb-2 font-semibold">
+        What each tray shows
+        <span className="soft block text-sm font-normal">only roots count: opening buds do not</span>
+      </legend>
+      <div className="grid grid-cols-[minmax(0,1.3fr)_repeat(3,minmax(0,1fr))] gap-2">
+        <span className="soft text-sm">Tray</span>
+        {STATES.map((s) => (
+          <span key={s} className="soft text-sm">
+            {s}
+          </span>
+        ))}
+        {rows.map((r, i) => (
+          <div key={r.id} className="contents">
+            <input
+              className="input w-full"
+              aria-label={`Name of tray ${i + 1}`}
+              value={r.name}
+              onChange={change(i, 'name')}
+            />
+            {STATES.map((s) => (
+              <input
+                key={s}
+                {...number}
+                className="input w-full"
+                aria-label={`${r.name || `tray ${i + 1}`}: ${s}`}
+                aria-invalid={faults[`batches[${i}].${s}`] ? true : undefined}
+                value={r[s]}
+                onChange={change(i, s)}
+              />
+            ))}
+          </div>
+        ))}
+      </div>
+      <button
+        type="button"
+        className="btn btn-ghost mt-2 border border-base-300"
+        onClick={() => setRows([...rows, blank(rows.length + 1)])}
+      >
+        Another tray
+      </button>
+      {Object.entries(faults)
+        .filter(([k]) => k.startsWith('batches'))
+        .slice(0, 2)
+        .map(([k, why]) => (
+          <p key={k} className="mt-1 text-sm font-semibold text-error">
+            {k.replace(/^batches\[(\d+)\]\.?/, (_, n: string) => `tray ${Number(n) + 1} `)} {why}
+          </p>
+        ))}
+    </fieldset>
   );
 }
 
