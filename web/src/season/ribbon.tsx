@@ -33,27 +33,152 @@ function phases(s: SeasonOfPlace): Phase[] {
   ];
 }
 
+/** How days and bands of the strip lie in its pixels. */
+function scaleOf(season: SeasonOfPlace, width: number) {
+  const days = daysBetween(season.from, season.to) + 1;
+  const small = width < 560;
+  const xd = (day: number) => ((day - toDay(season.from)) / days) * width;
+  /** From the first to the last of eight years in ten; the edge of the strip where there is no such day. */
+  const edge = (m: Marker | null, fallback: number) =>
+    m === null || m.kind === 'no-marker'
+      ? { from: fallback, to: fallback }
+      : { from: xd(m.p10), to: Math.max(xd(m.p90), xd(m.p10) + 1) };
+  const heights = small ? { top: 18, roots: 6, frost: 5 } : { top: 22, roots: 14, frost: 14 };
+  const x = (iso: string) => (daysBetween(season.from, iso) / days) * width;
+  return { width, small, x, xd, edge, ...heights };
+}
+
+interface BandProps {
+  season: SeasonOfPlace;
+  scale: ReturnType<typeof scaleOf>;
+}
+
+/** What the tops do, each phase fading in and out over the days that are not known. */
+function Tops({ season, scale: { width, edge, top } }: BandProps) {
+  return (
+    <>
+      <defs>
+        {phases(season).map((p, i) => {
+          const a = edge(p.from, 0);
+          const b = edge(p.to, width);
+          const total = Math.max(1, b.to - a.from);
+          return (
+            <linearGradient key={p.name} id={`phase-${i}`} x1="0" x2="1">
+              <stop offset={0} stopColor={p.colour} stopOpacity={p.from ? 0 : 1} />
+              <stop offset={(a.to - a.from) / total} stopColor={p.colour} />
+              <stop offset={1 - (b.to - b.from) / total} stopColor={p.colour} />
+              <stop offset={1} stopColor={p.colour} stopOpacity={p.to ? 0 : 1} />
+            </linearGradient>
+          );
+        })}
+      </defs>
+      <g>
+        {phases(season).map((p, i) => {
+          const a = edge(p.from, 0);
+          const b = edge(p.to, width);
+          const from = (a.from + a.to) / 2;
+          const room = (b.from + b.to) / 2 - from;
+          return (
+            <g key={p.name}>
+              <rect x={a.from} width={Math.max(0, b.to - a.from)} height={top} fill={`url(#phase-${i})`} />
+              {room > p.name.length * 6.6 + 10 && (
+                <text x={from + 7} y={top / 2 + 4.5} fontSize={13} fill="var(--color-base-content)">
+                  {p.name}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </g>
+    </>
+  );
+}
+
+/** When roots work. */
+function Roots({
+  season,
+  scale: { width, small, xd, edge, top, roots },
+  today,
+}: BandProps & { today: number }) {
+  const m = season.markers;
+  return (
+    <>
+      <rect y={top + 1} width={width} height={roots} fill="var(--rest)" opacity={0.5} />
+      {m['roots-active'].kind === 'days' && (
+        <rect
+          x={xd(m['roots-active'].p50)}
+          y={top + 1}
+          width={Math.max(0, edge(m['roots-rest'], width).from - xd(m['roots-active'].p50))}
+          height={roots}
+          fill="var(--bark)"
+        />
+      )}
+      {!small && m['roots-active'].kind === 'days' && (
+        <text
+          x={
+            today < width / 2
+              ? Math.max(xd(m['roots-active'].p50) + 7, today + 8)
+              : xd(m['roots-active'].p50) + 7
+          }
+          y={top + roots - 2}
+          fontSize={12}
+          fill="#1c1206"
+        >
+          roots at work
+        </text>
+      )}
+    </>
+  );
+}
+
+/** Nights that may still, or may again, bring frost. */
+function Frost({ season, scale: { width, small, xd, top, roots, frost } }: BandProps) {
+  const last = season.markers['last-frost'];
+  const first = season.markers['first-frost'];
+  return (
+    <g transform={`translate(0 ${top + roots + 2})`}>
+      {last.kind === 'days' && (
+        <rect width={Math.max(0, xd(last.p90))} height={frost} fill="url(#frost-out)" />
+      )}
+      {first.kind === 'days' && (
+        <rect
+          x={xd(first.p02)}
+          width={Math.max(0, width - xd(first.p02))}
+          height={frost}
+          fill="url(#frost-in)"
+        />
+      )}
+      {!small && last.kind === 'days' && toIso(last.p90) >= season.today && (
+        <text x={xd(last.p90) + 5} y={frost - 2} fontSize={12} fill="var(--color-info)">
+          last frost by {shortDate(toIso(last.p90), season.today)}, nine years in ten
+        </text>
+      )}
+      <defs>
+        <linearGradient id="frost-out">
+          <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.75} />
+          <stop offset={0.6} stopColor="var(--color-info)" stopOpacity={0.6} />
+          <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.08} />
+        </linearGradient>
+        <linearGradient id="frost-in">
+          <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.05} />
+          <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.75} />
+        </linearGradient>
+      </defs>
+    </g>
+  );
+}
+
 /** The year of a place in one strip: tops, roots, frost; soft edges where the day is not known yet. */
 export function Ribbon({ season }: { season: SeasonOfPlace }) {
   const [ref, width] = useWidth<HTMLAnchorElement>();
-  const days = daysBetween(season.from, season.to) + 1;
-  const small = width < 560;
-  const x = (iso: string) => (daysBetween(season.from, iso) / days) * width;
-  const xd = (day: number) => ((day - toDay(season.from)) / days) * width;
-  const edge = (m: Marker | null, fallback: number): [number, number] =>
-    m === null || m.kind === 'no-marker'
-      ? [fallback, fallback]
-      : [xd(m.p10), Math.max(xd(m.p90), xd(m.p10) + 1)];
-  const [top, roots, frost] = small ? [18, 6, 5] : [22, 14, 14];
+  const scale = scaleOf(season, width);
+  const { x, small, top, roots, frost } = scale;
   const today = Math.min(width - 2, x(season.today));
   const months = Array.from({ length: 12 }, (_, i) => {
     const y = Number(season.from.slice(0, 4));
     const mo = Number(season.from.slice(5, 7)) - 1 + i;
     return `${y + Math.floor(mo / 12)}-${String((mo % 12) + 1).padStart(2, '0')}-01`;
   });
-  const m = season.markers;
-  const last = m['last-frost'];
-  const first = m['first-frost'];
   const label = shortDate(season.today, season.today);
   const tag = label.length * 7.4 + 14;
   const tagX = Math.min(Math.max(today - tag / 2, 0), width - tag);
@@ -65,92 +190,9 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
       aria-label={`The year so far: today is ${label}. Open the season`}
     >
       <svg width={width} height={top + roots + frost + 30} aria-hidden="true" className="block">
-        <defs>
-          {phases(season).map((p, i) => {
-            const a = edge(p.from, 0);
-            const b = edge(p.to, width);
-            const total = Math.max(1, b[1] - a[0]);
-            return (
-              <linearGradient key={p.name} id={`phase-${i}`} x1="0" x2="1">
-                <stop offset={0} stopColor={p.colour} stopOpacity={p.from ? 0 : 1} />
-                <stop offset={(a[1] - a[0]) / total} stopColor={p.colour} />
-                <stop offset={1 - (b[1] - b[0]) / total} stopColor={p.colour} />
-                <stop offset={1} stopColor={p.colour} stopOpacity={p.to ? 0 : 1} />
-              </linearGradient>
-            );
-          })}
-        </defs>
-        <g>
-          {phases(season).map((p, i) => {
-            const a = edge(p.from, 0);
-            const b = edge(p.to, width);
-            const middle = [(a[0] + a[1]) / 2, (b[0] + b[1]) / 2];
-            const room = middle[1] - middle[0];
-            return (
-              <g key={p.name}>
-                <rect x={a[0]} width={Math.max(0, b[1] - a[0])} height={top} fill={`url(#phase-${i})`} />
-                {room > p.name.length * 6.6 + 10 && (
-                  <text x={middle[0] + 7} y={top / 2 + 4.5} fontSize={13} fill="var(--color-base-content)">
-                    {p.name}
-                  </text>
-                )}
-              </g>
-            );
-          })}
-        </g>
-        <rect y={top + 1} width={width} height={roots} fill="var(--rest)" opacity={0.5} />
-        {m['roots-active'].kind === 'days' && (
-          <rect
-            x={xd(m['roots-active'].p50)}
-            y={top + 1}
-            width={Math.max(0, edge(m['roots-rest'], width)[0] - xd(m['roots-active'].p50))}
-            height={roots}
-            fill="var(--bark)"
-          />
-        )}
-        {!small && m['roots-active'].kind === 'days' && (
-          <text
-            x={
-              today < width / 2
-                ? Math.max(xd(m['roots-active'].p50) + 7, today + 8)
-                : xd(m['roots-active'].p50) + 7
-            }
-            y={top + roots - 2}
-            fontSize={12}
-            fill="#1c1206"
-          >
-            roots at work
-          </text>
-        )}
-        <g transform={`translate(0 ${top + roots + 2})`}>
-          {last.kind === 'days' && (
-            <rect width={Math.max(0, xd(last.p90))} height={frost} fill="url(#frost-out)" />
-          )}
-          {first.kind === 'days' && (
-            <rect
-              x={xd(first.p02)}
-              width={Math.max(0, width - xd(first.p02))}
-              height={frost}
-              fill="url(#frost-in)"
-            />
-          )}
-          {!small && last.kind === 'days' && toIso(last.p90) >= season.today && (
-            <text x={xd(last.p90) + 5} y={frost - 2} fontSize={12} fill="var(--color-info)">
-              last frost by {shortDate(toIso(last.p90), season.today)}, nine years in ten
-            </text>
-          )}
-          <defs>
-            <linearGradient id="frost-out">
-              <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.75} />
-              <stop offset={0.6} stopColor="var(--color-info)" stopOpacity={0.6} />
-              <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.08} />
-            </linearGradient>
-            <linearGradient id="frost-in">
-              <stop offset={0} stopColor="var(--color-info)" stopOpacity={0.05} />
-              <stop offset={1} stopColor="var(--color-info)" stopOpacity={0.75} />
-            </linearGradient>
-          </defs>
-        </g>
+        <Tops season={season} scale={scale} />
+        <Roots season={season} scale={scale} today={today} />
+        <Frost season={season} scale={scale} />
         {months.map((iso, i) => (
           <g key={iso}>
             {i > 0 && (

@@ -10,6 +10,7 @@ import { Bars } from './bars';
 import { weeksOf } from './weeks-of';
 import { People } from './people';
 import { useClearWeeks, useKeepWeeks, useYear } from './queries';
+import type { Answer } from '../workers/level';
 import { useLeveller } from './use-leveller';
 import { Week } from './week';
 
@@ -57,6 +58,52 @@ function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, nu
         ? `, and ${plural(windows, 'window')} would be lost with them.`
         : ', all with room later in their windows.'}
     </p>
+  );
+}
+
+interface PlansProps {
+  how: Shown;
+  /** there is a levelled plan to be shown */
+  levelled: boolean;
+  choose: (shown: Shown) => void;
+}
+
+/** Which plan of the year is shown. */
+function Plans({ how, levelled, choose }: PlansProps) {
+  return (
+    <div role="tablist" aria-label="Which plan" className="flex flex-wrap gap-1">
+      {(Object.keys(NAMES) as Shown[])
+        .filter((s) => s !== 'levelled' || levelled)
+        .map((s) => (
+          <button
+            key={s}
+            type="button"
+            role="tab"
+            aria-selected={how === s}
+            className={`btn ${how === s ? 'btn-neutral' : 'btn-ghost border border-base-300'}`}
+            onClick={() => choose(s)}
+          >
+            {NAMES[s]}
+          </button>
+        ))}
+    </div>
+  );
+}
+
+/** What a levelled plan reaches, and what still does not fit into it. */
+function Levelled({ answer, minutes }: { answer: Answer; minutes: number }) {
+  const { shortfalls } = answer;
+  return (
+    <>
+      <Verdict plan={answer.plan} bound={answer.bound} minutes={minutes} />
+      {shortfalls.length > 0 && (
+        <p className="rounded-box bg-[var(--due)] px-4 py-3">
+          <strong>{plural(shortfalls.length, 'step')} still do not fit</strong>
+          {', '}
+          {shortfalls.filter((s) => s.windowLost).length} windows would be lost: more hands, or put work off.
+        </p>
+      )}
+    </>
   );
 }
 
@@ -141,22 +188,7 @@ export function Year() {
       </header>
       <section className="card-plain grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
         <div className="flex flex-wrap items-center justify-between gap-3">
-          <div role="tablist" aria-label="Which plan" className="flex flex-wrap gap-1">
-            {(Object.keys(NAMES) as Shown[])
-              .filter((s) => s !== 'levelled' || answer)
-              .map((s) => (
-                <button
-                  key={s}
-                  type="button"
-                  role="tab"
-                  aria-selected={how === s}
-                  className={`btn ${how === s ? 'btn-neutral' : 'btn-ghost border border-base-300'}`}
-                  onClick={() => setShown(s)}
-                >
-                  {NAMES[s]}
-                </button>
-              ))}
-          </div>
+          <Plans how={how} levelled={answer !== null} choose={setShown} />
           <p className={over > 0 ? 'font-semibold text-accent' : 'soft'}>
             {over > 0 ? `${duration(over)} more than there are hours` : 'every week has the hours'}
           </p>
@@ -170,17 +202,10 @@ export function Year() {
             aria-label="Levelling"
           />
         )}
-        {how === 'levelled' && answer && (
-          <Verdict plan={answer.plan} bound={answer.bound} minutes={minutes} />
-        )}
-        {how !== 'levelled' && <Lost year={year} weeks={placed} load={load} />}
-        {how === 'levelled' && answer && answer.shortfalls.length > 0 && (
-          <p className="rounded-box bg-[var(--due)] px-4 py-3">
-            <strong>{answer.shortfalls.length} steps still do not fit</strong>
-            {', '}
-            {answer.shortfalls.filter((s) => s.windowLost).length} windows would be lost: more hands, or put
-            work off.
-          </p>
+        {how === 'levelled' && answer ? (
+          <Levelled answer={answer} minutes={minutes} />
+        ) : (
+          <Lost year={year} weeks={placed} load={load} />
         )}
         <div className="flex flex-wrap gap-3">
           {answer && how === 'levelled' && (
