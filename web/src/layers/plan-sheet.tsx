@@ -1,7 +1,13 @@
 import { typed } from '../common/numbers';
 import { percent } from '@gonimos/core/words';
 import { useDeferredValue, useState } from 'react';
-import { askLayers, newLayers, type AskLayers, type ParentLayers } from '@gonimos/contract/layers';
+import {
+  askLayers,
+  newLayers,
+  type AskLayers,
+  type ParentLayers,
+  type LayerPlan,
+} from '@gonimos/contract/layers';
 import { newId } from '../common/api';
 import { faultsOf, withoutId } from '../common/check';
 import { readable } from '../common/dates';
@@ -38,6 +44,90 @@ function freeStem({ layers }: ParentLayers): string {
 }
 
 /** Draws layers on the parent before anything is cut: what to cut, what is wrong, whether a double layer has time. */
+interface DrawnProps {
+  drawn: Drawn;
+  /** what to cut for it, once that can be told */
+  cut: LayerPlan['cuts'][number] | undefined;
+  fault: (name: string) => string | undefined;
+  change: (more: Partial<Drawn>) => void;
+  leaveOut: (() => void) | null;
+  today: string;
+}
+
+/** One layer being planned: where it is cut, what is kept, and how it is done. */
+function DrawnFields({ drawn: d, cut, fault, change, leaveOut, today }: DrawnProps) {
+  const field = (name: keyof Drawn) => ({
+    value: d[name],
+    onChange: (e: { target: { value: string } }) => change({ [name]: e.target.value }),
+  });
+  return (
+    <fieldset className="card-plain grid gap-4 p-4">
+      <legend className="px-1 font-semibold">{d.code || 'Layer'}</legend>
+      <div className="grid grid-cols-2 gap-4">
+        <Field label="Code" error={fault('code')}>
+          <input className="input" {...field('code')} />
+        </Field>
+        <Field label="Stem" error={fault('stem')}>
+          <input className="input" {...field('stem')} />
+        </Field>
+        <Field label="Height" hint="mm above the soil" error={fault('height')}>
+          <input className="input" inputMode="numeric" {...field('height')} />
+        </Field>
+        <Field label="Thickness" hint="mm at the ring" error={fault('diameter')}>
+          <input className="input" inputMode="decimal" {...field('diameter')} />
+        </Field>
+        <Field label="Branches above" hint="that it keeps" error={fault('branches')}>
+          <input className="input" inputMode="numeric" {...field('branches')} />
+        </Field>
+        <Field label="Branches below" hint="kept on the parent" error={fault('keeps')}>
+          <input className="input" inputMode="numeric" {...field('keeps')} />
+        </Field>
+      </div>
+      <Field label="How">
+        <select className="select" {...field('how')}>
+          <option value="ring">ring of bark off</option>
+          <option value="tourniquet">tourniquet of wire</option>
+        </select>
+      </Field>
+      <Field label="It becomes">
+        <input className="input" placeholder="a leaning single trunk" {...field('becomes')} />
+      </Field>
+      <Field label="The parent becomes">
+        <input className="input" placeholder="chopped to the low branch" {...field('leaves')} />
+      </Field>
+      {cut && (
+        <div className="rounded-box bg-[var(--rest)] px-4 py-3">
+          <p>
+            {d.how === 'ring' ? (
+              <>
+                Ring <strong>{cut.ring} mm</strong> wide, <strong>{cut.girth} mm</strong> around
+              </>
+            ) : (
+              <>
+                Wire <strong>{cut.wire} mm</strong> for a girth of {cut.girth} mm
+              </>
+            )}
+            ; moss {cut.moss} L, film {cut.film[0]} × {cut.film[1]} mm; pot later:{' '}
+            {cut.pot ?? 'none large enough, the ground'}.
+          </p>
+          <p className="mt-1">
+            <strong>{VERDICT_WORDS[cut.decision.verdict]}.</strong> {readable(cut.decision.text, today)}
+          </p>
+        </div>
+      )}
+      {leaveOut && (
+        <button
+          type="button"
+          className="btn btn-ghost justify-self-start border border-base-300"
+          onClick={leaveOut}
+        >
+          Leave {d.code || 'it'} out
+        </button>
+      )}
+    </fieldset>
+  );
+}
+
 export function PlanSheet({
   data,
   goalId,
@@ -125,81 +215,17 @@ export function PlanSheet({
         >
           <input type="date" className="input" value={on} onChange={(e) => setOn(e.target.value)} />
         </Field>
-        {drawn.map((d, i) => {
-          const cut = plan?.cuts.find((c) => c.code === d.code);
-          const field = (name: keyof Drawn) => ({
-            value: d[name],
-            onChange: (e: { target: { value: string } }) => change(i, { [name]: e.target.value }),
-          });
-          const fault = (name: string) => faults[`layers[${i}].${name}`];
-          return (
-            <fieldset key={d.id} className="card-plain grid gap-4 p-4">
-              <legend className="px-1 font-semibold">{d.code || 'Layer'}</legend>
-              <div className="grid grid-cols-2 gap-4">
-                <Field label="Code" error={fault('code')}>
-                  <input className="input" {...field('code')} />
-                </Field>
-                <Field label="Stem" error={fault('stem')}>
-                  <input className="input" {...field('stem')} />
-                </Field>
-                <Field label="Height" hint="mm above the soil" error={fault('height')}>
-                  <input className="input" inputMode="numeric" {...field('height')} />
-                </Field>
-                <Field label="Thickness" hint="mm at the ring" error={fault('diameter')}>
-                  <input className="input" inputMode="decimal" {...field('diameter')} />
-                </Field>
-                <Field label="Branches above" hint="that it keeps" error={fault('branches')}>
-                  <input className="input" inputMode="numeric" {...field('branches')} />
-                </Field>
-                <Field label="Branches below" hint="kept on the parent" error={fault('keeps')}>
-                  <input className="input" inputMode="numeric" {...field('keeps')} />
-                </Field>
-              </div>
-              <Field label="How">
-                <select className="select" {...field('how')}>
-                  <option value="ring">ring of bark off</option>
-                  <option value="tourniquet">tourniquet of wire</option>
-                </select>
-              </Field>
-              <Field label="It becomes">
-                <input className="input" placeholder="a leaning single trunk" {...field('becomes')} />
-              </Field>
-              <Field label="The parent becomes">
-                <input className="input" placeholder="chopped to the low branch" {...field('leaves')} />
-              </Field>
-              {cut && (
-                <div className="rounded-box bg-[var(--rest)] px-4 py-3">
-                  <p>
-                    {d.how === 'ring' ? (
-                      <>
-                        Ring <strong>{cut.ring} mm</strong> wide, <strong>{cut.girth} mm</strong> around
-                      </>
-                    ) : (
-                      <>
-                        Wire <strong>{cut.wire} mm</strong> for a girth of {cut.girth} mm
-                      </>
-                    )}
-                    ; moss {cut.moss} L, film {cut.film[0]} × {cut.film[1]} mm; pot later:{' '}
-                    {cut.pot ?? 'none large enough, the ground'}.
-                  </p>
-                  <p className="mt-1">
-                    <strong>{VERDICT_WORDS[cut.decision.verdict]}.</strong>{' '}
-                    {readable(cut.decision.text, today)}
-                  </p>
-                </div>
-              )}
-              {drawn.length > 1 && (
-                <button
-                  type="button"
-                  className="btn btn-ghost justify-self-start border border-base-300"
-                  onClick={() => setDrawn(drawn.filter((x) => x.id !== d.id))}
-                >
-                  Leave {d.code || 'it'} out
-                </button>
-              )}
-            </fieldset>
-          );
-        })}
+        {drawn.map((d, i) => (
+          <DrawnFields
+            key={d.id}
+            drawn={d}
+            cut={plan?.cuts.find((c) => c.code === d.code)}
+            fault={(name) => faults[`layers[${i}].${name}`]}
+            change={(more) => change(i, more)}
+            leaveOut={drawn.length > 1 ? () => setDrawn(drawn.filter((x) => x.id !== d.id)) : null}
+            today={today}
+          />
+        ))}
         <button
           type="button"
           className="btn btn-outline btn-tall"

@@ -31,6 +31,41 @@ const ADVICE: Record<Decision, string> = {
   'step-back': 'into a smaller container',
 };
 
+/** Nothing is chosen: the usual decision holds. */
+const UNDECIDED: Decision | '' = '';
+
+interface WhatNowProps {
+  decision: Decision | '';
+  /** what is usually decided on such a find; null where nothing was found */
+  usual: Decision | null;
+  choose: (decision: Decision) => void;
+}
+
+/** What is decided on what was found, with what speaks for each. */
+function WhatNow({ decision, usual, choose }: WhatNowProps) {
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="mb-1 font-semibold">What now</legend>
+      {(Object.entries(DECISIONS) as [Decision, string][]).map(([key, words]) => (
+        <label key={key} className="flex min-h-12 items-center gap-3">
+          <input
+            type="radio"
+            className="radio radio-primary"
+            value={key}
+            checked={decision === key}
+            onChange={() => choose(key)}
+          />
+          <span>
+            {words}
+            {key === usual && <span className="ml-2 text-sm font-semibold text-primary">usual</span>}
+            <span className="soft block text-sm">{ADVICE[key]}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
 /** An unplanned look: what was found, then one decision; the course is planned again around it. */
 export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) {
   const draft = `visit ${cohort.cohortId} ${step?.key ?? ''}`;
@@ -38,7 +73,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
   const { form, errors, send } = useContractForm({
     first: {
       found: [] as Found[],
-      decision: '',
+      decision: UNDECIDED,
       stepKey: step?.key ?? '',
       container: '',
       taxonId: '',
@@ -122,27 +157,11 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
               </select>
             </Field>
           )}
-          <fieldset className="grid gap-1">
-            <legend className="mb-1 font-semibold">What now</legend>
-            {(Object.entries(DECISIONS) as [Decision, string][]).map(([key, words]) => (
-              <label key={key} className="flex min-h-12 items-center gap-3">
-                <input
-                  type="radio"
-                  className="radio radio-primary"
-                  value={key}
-                  checked={decision === key}
-                  onChange={() => form.setValue('decision', key)}
-                />
-                <span>
-                  {words}
-                  {key === usual && v.found.length > 0 && (
-                    <span className="ml-2 text-sm font-semibold text-primary">usual</span>
-                  )}
-                  <span className="soft block text-sm">{ADVICE[key]}</span>
-                </span>
-              </label>
-            ))}
-          </fieldset>
+          <WhatNow
+            decision={decision}
+            usual={v.found.length > 0 ? usual : null}
+            choose={(key) => form.setValue('decision', key)}
+          />
           {wantsStep && (
             <Field label="Which work" hint="the step that is lightened or waits">
               <select className="select" {...form.register('stepKey')}>
