@@ -3,6 +3,7 @@ import type { ParentLayers } from '@gonimos/contract/layers';
 import { daysBetween } from '@gonimos/core/calendar';
 import { monthName, shortDate } from '../common/dates';
 import { useWidth } from '../common/use-width';
+import { HeightAxis } from '../common/axis';
 
 const H = 230;
 const LEFT = 56;
@@ -52,21 +53,13 @@ export function SafeDates({ data, today }: { data: ParentLayers; today: string }
             opacity={0.5}
           />
         )}
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line
-              x1={LEFT}
-              x2={width - 12}
-              y1={y(t)}
-              y2={y(t)}
-              stroke={t === 0 ? 'var(--color-base-content)' : 'var(--color-base-300)'}
-              strokeWidth={t === 0 ? 1.8 : 1}
-            />
-            <text x={LEFT - 8} y={y(t) + 4} textAnchor="end" {...text}>
-              {t > 0 ? `+${t}` : t} d
-            </text>
-          </g>
-        ))}
+        <HeightAxis
+          y={y}
+          from={LEFT}
+          to={width - 12}
+          words={(t) => `${t > 0 ? `+${t}` : t} d`}
+          nought="var(--color-base-content)"
+        />
         {points
           .filter((p, i) => i === 0 || p.on.slice(5, 7) !== points[i - 1].on.slice(5, 7))
           .map((p) => (

@@ -3,6 +3,7 @@ import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { daysBetween } from '@gonimos/core/calendar';
 import { monthName } from '../common/dates';
 import { useWidth } from '../common/use-width';
+import { HeightAxis } from '../common/axis';
 
 const HEIGHT = 240;
 const LEFT = 36;
@@ -63,21 +64,7 @@ export function Bands({ season }: { season: SeasonOfPlace }) {
         role="img"
         aria-label="Temperature through the year: the ordinary band, the record of this season and the days ahead"
       >
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line
-              x1={LEFT}
-              x2={width}
-              y1={y(t)}
-              y2={y(t)}
-              stroke={t === 0 ? 'var(--color-info)' : 'var(--color-base-300)'}
-              strokeWidth={t === 0 ? 1.4 : 0.8}
-            />
-            <text x={LEFT - 6} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
-              {t}°
-            </text>
-          </g>
-        ))}
+        <HeightAxis y={y} from={LEFT} to={width} words={(t) => `${t}°`} nought="var(--color-info)" />
         <path
           d={area(
             season.band,

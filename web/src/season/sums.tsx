@@ -4,6 +4,7 @@ import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { Months, useDays } from './bands';
 import { addDays } from '@gonimos/core/calendar';
 import { useWidth } from '../common/use-width';
+import { HeightAxis } from '../common/axis';
 
 const HEIGHT = 190;
 const LEFT = 46;
@@ -51,14 +52,7 @@ export function Sums({ season, of, title, unit }: Props) {
         role="img"
         aria-label={`${title}: this season against the years before`}
       >
-        {y.ticks(4).map((t) => (
-          <g key={t}>
-            <line x1={LEFT} x2={width} y1={y(t)} y2={y(t)} stroke="var(--color-base-300)" />
-            <text x={LEFT - 6} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
-              {t}
-            </text>
-          </g>
-        ))}
+        <HeightAxis y={y} count={4} from={LEFT} to={width} words={String} />
         {before.map((s) => (
           <g key={s.year}>
             <path d={path(s[of])} fill="none" stroke="var(--ink-soft)" strokeWidth={1} opacity={0.55} />

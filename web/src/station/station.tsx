@@ -3,6 +3,7 @@ import type { StationNow } from '@gonimos/contract/station';
 import { Weather } from './weather';
 import { useWidth } from '../common/use-width';
 import { useStation } from './queries';
+import { HeightAxis } from '../common/axis';
 
 const HEIGHT = 110;
 const degrees = (t: number) => `${t.toFixed(1).replace('-', '−')} °C`;
@@ -22,20 +23,7 @@ function LastDay({ now }: { now: StationNow }) {
         role="img"
         aria-label={`Temperature of the last day, from ${now.low} to ${now.high} °C`}
       >
-        {y.ticks(3).map((t) => (
-          <g key={t}>
-            <line
-              x1={34}
-              x2={width}
-              y1={y(t)}
-              y2={y(t)}
-              stroke={t === 0 ? 'var(--color-info)' : 'var(--color-base-300)'}
-            />
-            <text x={28} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
-              {t}°
-            </text>
-          </g>
-        ))}
+        <HeightAxis y={y} count={3} from={34} to={width} words={(t) => `${t}°`} nought="var(--color-info)" />
         <path d={path} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
         {now.readings.map((r, i) =>
           r.temperature <= 0 ? (

@@ -3,6 +3,7 @@ import type { Year } from '@gonimos/contract/year';
 import type { WeekLoad } from '@gonimos/core/year';
 import { monthName, shortDate } from '../common/dates';
 import { useWidth } from '../common/use-width';
+import { HeightAxis } from '../common/axis';
 
 const HEIGHT = 250;
 const LEFT = 40;
@@ -36,14 +37,7 @@ export function Bars({ year, load: all, chosen, onChoose }: Props) {
   return (
     <figure ref={ref} className="min-w-0">
       <svg width={width} height={HEIGHT} role="group" aria-label="Person-hours by week">
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line x1={LEFT} x2={width} y1={y(t)} y2={y(t)} stroke="var(--color-base-300)" />
-            <text x={LEFT - 6} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
-              {t} h
-            </text>
-          </g>
-        ))}
+        <HeightAxis y={y} from={LEFT} to={width} words={(t) => `${t} h`} />
         {load.map((l, w) => {
           const label = `Week of ${shortDate(year.weeks[w], year.today)}: ${hours(l.all).toFixed(0)} of ${hours(capacity.all[w]).toFixed(0)} hours${l.over > 0 ? `, ${hours(l.over).toFixed(1)} too many` : ''}`;
           const locked = year.lockedWeeks.includes(year.weeks[w]);
