@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Download, Plus, Upload } from 'lucide-react';
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import { container } from '@gonimos/core/containers';
@@ -58,6 +58,26 @@ function useAddress() {
 
 type Address = ReturnType<typeof useAddress>;
 
+interface FilterProps {
+  label: string;
+  width: string;
+  value: string;
+  choose: (value: string) => void;
+  /** what may be chosen, the first for everything */
+  children: ReactNode;
+}
+
+const Filter = ({ label, width, value, choose, children }: FilterProps) => (
+  <select
+    className={`select w-full ${width}`}
+    aria-label={label}
+    value={value}
+    onChange={(e) => choose(e.target.value)}
+  >
+    {children}
+  </select>
+);
+
 /** What the register is narrowed by: words, kind, place, way of starting, state. */
 function Filters({ used, address: { value, set } }: { used: ReadonlySet<string>; address: Address }) {
   return (
@@ -70,12 +90,7 @@ function Filters({ used, address: { value, set } }: { used: ReadonlySet<string>;
         value={value('q')}
         onChange={(e) => set({ q: e.target.value })}
       />
-      <select
-        className="select w-full sm:w-48"
-        aria-label="Taxon"
-        value={value('taxon')}
-        onChange={(e) => set({ taxon: e.target.value })}
-      >
+      <Filter label="Taxon" width="sm:w-48" value={value('taxon')} choose={(taxon) => set({ taxon })}>
         <option value="">every taxon</option>
         {taxa()
           .filter((t) => used.has(t.id))
@@ -84,38 +99,23 @@ function Filters({ used, address: { value, set } }: { used: ReadonlySet<string>;
               {t.name}
             </option>
           ))}
-      </select>
-      <select
-        className="select w-full sm:w-40"
-        aria-label="Place"
-        value={value('place')}
-        onChange={(e) => set({ place: e.target.value })}
-      >
+      </Filter>
+      <Filter label="Place" width="sm:w-40" value={value('place')} choose={(place) => set({ place })}>
         <option value="">every place</option>
         <PlaceOptions />
-      </select>
-      <select
-        className="select w-full sm:w-36"
-        aria-label="Method"
-        value={value('method')}
-        onChange={(e) => set({ method: e.target.value })}
-      >
+      </Filter>
+      <Filter label="Method" width="sm:w-36" value={value('method')} choose={(method) => set({ method })}>
         <option value="">every method</option>
         {METHODS.map((m) => (
           <option key={m}>{m}</option>
         ))}
-      </select>
-      <select
-        className="select w-full sm:w-36"
-        aria-label="State"
-        value={value('state')}
-        onChange={(e) => set({ state: e.target.value })}
-      >
+      </Filter>
+      <Filter label="State" width="sm:w-36" value={value('state')} choose={(state) => set({ state })}>
         <option value="">every state</option>
         <option value="due">work due</option>
         <option value="growing">growing</option>
         <option value="gone">none left</option>
-      </select>
+      </Filter>
     </div>
   );
 }

@@ -28,7 +28,7 @@ export function HeightAxis({ y, count = 5, from, to, words, nought }: Props) {
         strokeWidth={t === 0 && nought ? 1.6 : 1}
       />
       <text x={from - 6} y={y(t) + 4} fontSize={13} textAnchor="end" fill="var(--ink-soft)">
-        {words(t)}
+        {words(t).replace('-', '−')}
       </text>
     </g>
   ));

@@ -6,6 +6,8 @@ import { useWidth } from '../common/use-width';
 import { HeightAxis } from '../common/axis';
 
 const HEIGHT = 250;
+/** Room the name of a month takes, px. */
+const NAME = 30;
 const LEFT = 40;
 const FOOT = 26;
 const hours = (minutes: number) => minutes / 60;
@@ -120,7 +122,11 @@ export function Bars({ year, load: all, chosen, onChoose }: Props) {
           strokeDasharray="4 3"
         />
         {year.weeks.slice(0, year.shown).map((iso, w) =>
-          w > 0 && iso.slice(5, 7) !== year.weeks[w - 1].slice(5, 7) && (width > 620 || w % 8 < 4) ? (
+          w > 0 &&
+          iso.slice(5, 7) !== year.weeks[w - 1].slice(5, 7) &&
+          (width > 620 || w % 8 < 4) &&
+          // a name at the very edge would be cut
+          x(w) < width - NAME ? (
             <text key={iso} x={x(w)} y={HEIGHT - 6} fontSize={13} fill="var(--ink-soft)">
               {monthName(iso)}
             </text>
