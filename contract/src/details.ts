@@ -3,7 +3,9 @@ import { standingKept, standingTold } from './cohorts.ts';
 import { pottingKept, pottingTold } from './containers.ts';
 import { cuttingsKept } from './cuttings.ts';
 import { body } from './fields.ts';
+import { fittingsTold } from './fittings.ts';
 import { looksKept, looksTold } from './looks.ts';
+import { missedKept } from './missed.ts';
 import { moveKept } from './moves.ts';
 import { emergenceTold } from './seed.ts';
 import { sizesKept, sizesTold } from './sizes.ts';
@@ -21,6 +23,7 @@ export const toldDetails = body({
   standing: maybe(standingTold),
   survival: maybe(survivalTold),
   looks: maybe(looksTold),
+  fittings: maybe(fittingsTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -34,6 +37,8 @@ export const keptDetails = body({
   trays: maybe(traysKept),
   visit: maybe(visitKept),
   move: maybe(moveKept),
+  missed: maybe(missedKept),
+  fittings: maybe(fittingsTold),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

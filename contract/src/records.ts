@@ -60,7 +60,8 @@ export const workOn = (
   ...told,
 });
 
-export type RecordKind = 'work' | 'look' | 'put off' | 'visit' | 'moved' | 'released';
+export type RecordKind =
+  'work' | 'look' | 'put off' | 'visit' | 'moved' | 'released' | 'missed' | 'lapsed' | 'let go';
 
 export interface RecordRow {
   id: string;

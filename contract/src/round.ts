@@ -1,8 +1,9 @@
-import type { Material, PlannedStep, Reason, RuleName } from '@gonimos/core/course';
+import type { Material, MissedWindow, PlannedStep, Reason, RuleName } from '@gonimos/core/course';
 import type { Lane } from '@gonimos/core/operations';
 import type { Method } from '@gonimos/core/programmes';
 import type { KitLine } from '@gonimos/core/round';
 import type { Warning } from '@gonimos/core/station';
+import type { FittingLine } from './fittings.ts';
 import type { StartAnswer } from './starts.ts';
 import type { RingRun } from '@gonimos/core/trunk';
 
@@ -15,6 +16,13 @@ export interface StartDue {
   to: string;
   count: number;
   unit: StartAnswer['unit'];
+}
+
+/** Work whose window went by, until something is said of it. */
+export interface MissedStep extends RoundStep {
+  missed: MissedWindow;
+  /** the window it has next; null: none, the day it was asked for has gone */
+  next: MissedWindow | null;
 }
 
 /** One piece of work on the round. */
@@ -56,6 +64,8 @@ export interface RoundStep {
 
 export interface Round {
   today: string;
+  /** what was missed and waits for a word, what harms most first */
+  missed: MissedStep[];
   /** open today, soonest closing first, as many as were asked for */
   due: RoundStep[];
   /** how many are open in all, and how many of those close within ten days */
@@ -70,5 +80,7 @@ export interface Round {
   short: { container: string; wanted: number; have: number; arrives: string | null }[];
   /** starts that goals still want soon, and the treatment of their seed */
   starts: StartDue[];
+  /** what is on plants and is to be tended soon or by now, and how much is on in all */
+  fittings: { soon: FittingLine[]; all: number };
   watch: { text: string; when: string; cohortId: string | null }[];
 }

@@ -12,6 +12,8 @@ import { existsSync } from 'node:fs';
 import { isSchema, type AnySchema } from 'yup';
 import { ownRoutes } from './library/own-routes.ts';
 import { libraryRoutes } from './library/routes.ts';
+import { missedRoutes } from './missed/routes.ts';
+import { fittingRoutes } from './fittings/routes.ts';
 import { moveRoutes } from './moves/routes.ts';
 import { observationRoutes } from './observations/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
@@ -90,6 +92,8 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   survivalRoutes,
   observationRoutes,
   moveRoutes,
+  missedRoutes,
+  fittingRoutes,
   schoolRoutes,
   libraryRoutes,
   ownRoutes,

@@ -1,5 +1,6 @@
 import { pottingFollower } from './cohorts/potting.ts';
 import { standingFollower } from './cohorts/standing.ts';
+import { fittingsFollower } from './fittings/follow.ts';
 import { layersFollower, severingFollower } from './layers/follow.ts';
 import { looksFollower } from './looks/follow.ts';
 import { coverFollower, emergenceFollower } from './seed/follow.ts';
@@ -14,6 +15,7 @@ import type { Follower } from './write/types.ts';
 export const FOLLOWERS: readonly Follower[] = [
   sizesFollower,
   looksFollower,
+  fittingsFollower,
   emergenceFollower,
   traysFollower,
   survivalFollower,

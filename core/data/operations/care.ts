@@ -3,17 +3,24 @@ import { row } from './row.ts';
 
 /** Aftercare, protection and looks between the big steps. */
 export const CARE = [
-  row('survival-look', 'Two-week look', 'care', { any: lag(12, 24) }, 0.2, [], { asks: ['alive'] }),
+  row('survival-look', 'Two-week look', 'care', { any: lag(12, 24) }, 0.2, [], {
+    asks: ['alive'],
+    risk: 'life',
+  }),
   row('first-feed', 'First feed after root work', 'care', { any: lag(28, 56) }, 0.2, ['scoop'], {
     schoolWindows: { question: 'feed', options: { 'at-once': { any: lag(0, 14), warm: lag(0, 14) } } },
     caution: 'Feed: follow the label and local rules.',
   }),
-  row('mist', 'Mist by day', 'care', { any: lag(0, 14) }, 0.3, ['mist bottle']),
+  row('mist', 'Mist by day', 'care', { any: lag(0, 14) }, 0.3, ['mist bottle'], { lapses: true }),
   row('shade', 'Under shade, out of the wind', 'care', { any: lag(0, 2) }, 0.2, ['shade cloth'], {
+    lapses: true,
     aftercare: [{ operation: 'shade-off' }],
   }),
   row('shade-off', 'Shade off', 'care', { any: growth(0.15, 21) }, 0.1, []),
-  row('wedges-out', 'Wedges out', 'care', { any: lag(21, 28) }, 0.3, []),
+  row('wedges-out', 'Wedges out', 'care', { any: lag(21, 28) }, 0.3, [], {
+    tends: { what: 'wedge', how: 'takes off' },
+    risk: 'bites',
+  }),
   row(
     'tie-check',
     'Tie-downs: bite check; they stay until the next opening',
@@ -21,6 +28,7 @@ export const CARE = [
     { any: swelling('base', 0.2, 30) },
     0.5,
     ['wire cutters'],
+    { tends: { what: 'tie-down', how: 'looks' }, risk: 'bites' },
   ),
   row(
     'frost-shelter',
@@ -29,15 +37,23 @@ export const CARE = [
     { any: lag(0, 2) },
     0.5,
     ['trolley'],
-    { caution: 'Heavy pots: two people or a trolley.' },
+    { risk: 'frost', caution: 'Heavy pots: two people or a trolley.' },
   ),
-  row('moss-off', 'Moss off, new growth shows', 'care', { any: growth(0.12, 35) }, 0.3, []),
+  row('moss-off', 'Moss off, new growth shows', 'care', { any: growth(0.12, 35) }, 0.3, [], {
+    tends: { what: 'moss', how: 'takes off' },
+  }),
   row('guard-on', 'Cover on: mesh or guard', 'care', { any: lag(0, 7) }, 0.2, ['mesh cover'], {
     cover: 'on',
+    risk: 'guard',
     aftercare: [{ operation: 'guard-off' }],
   }),
-  row('guard-off', 'Cover off', 'care', { any: growth(0.7, 60) }, 0.2, [], { cover: 'off' }),
+  row('guard-off', 'Cover off', 'care', { any: growth(0.7, 60) }, 0.2, [], {
+    cover: 'off',
+    tends: { what: 'cover', how: 'takes off' },
+    risk: 'bites',
+  }),
   row('repellent', 'Repellent on against browsing', 'care', { any: lag(0, 14) }, 0.1, ['sprayer'], {
+    risk: 'guard',
     aftercare: [{ operation: 'repellent-again' }],
     caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
   }),
@@ -49,13 +65,18 @@ export const CARE = [
     0.1,
     ['sprayer'],
     {
+      tends: { what: 'repellent', how: 'renews' },
+      risk: 'guard',
       caution: 'Repellent: follow the label and local rules; keep it off what is eaten.',
     },
   ),
   row('stake', 'Stake or prop against the wind', 'care', { any: lag(0, 7) }, 2, ['stake', 'soft tie'], {
     aftercare: [{ operation: 'stake-off' }],
   }),
-  row('stake-off', 'Stake and props away, it stands alone', 'care', { any: growth(1, 60) }, 0.5, []),
+  row('stake-off', 'Stake and props away, it stands alone', 'care', { any: growth(1, 60) }, 0.5, [], {
+    tends: { what: 'stake', how: 'takes off' },
+    risk: 'bites',
+  }),
   row(
     'moss-pocket',
     'Moss pocket on the bare side',
@@ -72,7 +93,7 @@ export const CARE = [
     { any: { kind: 'cold', side: 'first', opens: -28, closes: 0 } },
     0.5,
     ['trolley'],
-    { shelters: true, caution: 'Heavy pots: two people or a trolley.' },
+    { shelters: true, risk: 'frost', caution: 'Heavy pots: two people or a trolley.' },
   ),
   row(
     'harden-off',
@@ -116,6 +137,7 @@ export const CARE = [
     { any: season(['leaf-fall-done', 0], ['leaf-fall-done', 30]) },
     0.3,
     ['fleece'],
+    { risk: 'frost' },
   ),
   row(
     'feed',

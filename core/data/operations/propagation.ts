@@ -170,6 +170,7 @@ export const PROPAGATION = [
     ['tally card'],
     {
       asks: ['emergence'],
+      risk: 'life',
     },
   ),
   row(
@@ -181,6 +182,7 @@ export const PROPAGATION = [
     ['dibber', 'labels'],
     {
       asks: ['rooted'],
+      risk: 'life',
     },
   ),
   row(
@@ -227,7 +229,7 @@ export const PROPAGATION = [
     { any: { kind: 'warmth', degreeDays: 'layer', share: 0.6, days: 21, base: 8 } },
     3,
     ['dark film'],
-    { layer: 'looked' },
+    { risk: 'life', layer: 'looked' },
   ),
   row(
     'layer-open',

@@ -274,7 +274,16 @@ export const ROOTS = [
       ],
     },
   ),
-  row('binding-check', 'Binding check: biting, joined, off', 'care', { any: warmth(900, 45) }, 2, [
-    'wire cutters',
-  ]),
+  row(
+    'binding-check',
+    'Binding check: biting, joined, off',
+    'care',
+    { any: warmth(900, 45) },
+    2,
+    ['wire cutters'],
+    {
+      tends: { what: 'binding', how: 'looks' },
+      risk: 'bites',
+    },
+  ),
 ];

@@ -16,7 +16,6 @@ export const TOP = [
     8,
     ['aluminium wire', 'wire cutters'],
     {
-      puts: 'wire',
       rest: 0.5,
       established: 0.3,
       skilled: true,
@@ -34,7 +33,8 @@ export const TOP = [
     },
   ),
   row('wire-check', 'Wire check: off, on or again', 'top', AFTER_FLUSH, 3, ['wire cutters'], {
-    checks: 'wire',
+    tends: { what: 'wire', how: 'looks' },
+    risk: 'bites',
     caution: WIRE,
   }),
   row(
@@ -44,7 +44,7 @@ export const TOP = [
     { any: season(['bud-swell', -40], ['bud-break', 0]), warm: warm(0, 60) },
     12,
     ['aluminium wire', 'raffia'],
-    { puts: 'wire', loss: [0, 0.1], rest: 0.5, skilled: true, caution: WIRE, aftercare: [BITES] },
+    { loss: [0, 0.1], rest: 0.5, skilled: true, caution: WIRE, aftercare: [BITES] },
   ),
   row('bend-shoot', 'Bend a shoot into the new line', 'top', DORMANT_TOP, 5, ['aluminium wire'], {
     loss: [0, 0.05],
@@ -150,7 +150,9 @@ export const TOP = [
     caution: SAW,
     aftercare: [{ operation: 'wound-check' }],
   }),
-  row('wound-check', 'Wound check: rolling over, dry edges', 'care', { any: growth(0.6, 60) }, 1, []),
+  row('wound-check', 'Wound check: rolling over, dry edges', 'care', { any: growth(0.6, 60) }, 1, [], {
+    risk: 'wound',
+  }),
   row(
     'pinch',
     'Pinch the soft tips',
@@ -178,9 +180,18 @@ export const TOP = [
       aftercare: [{ operation: 'tourniquet-check', window: growth(0.5, 45) }],
     },
   ),
-  row('tourniquet-check', 'Tourniquet: roots above it, bite, off', 'care', { any: growth(0.5, 45) }, 2, [
-    'wire cutters',
-  ]),
+  row(
+    'tourniquet-check',
+    'Tourniquet: roots above it, bite, off',
+    'care',
+    { any: growth(0.5, 45) },
+    2,
+    ['wire cutters'],
+    {
+      tends: { what: 'tourniquet', how: 'looks' },
+      risk: 'bites',
+    },
+  ),
   row(
     'scar-base',
     'Score the flare to swell it',

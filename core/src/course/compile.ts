@@ -1,6 +1,6 @@
 import { toDay, toIso, type Day, type IsoDate } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
-import { MAJOR, operation, workOf } from '../operations/index.ts';
+import { MAJOR, operation, workOf, type Fitting } from '../operations/index.ts';
 import type { Plant } from '../plant/index.ts';
 import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
@@ -17,8 +17,18 @@ import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
 import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
 
-/** Days after its window in which aftercare may still be recorded before it lapses. */
-const GRACE = 14;
+/** Days after its window in which small care may still be recorded before it lapses. */
+export const GRACE_DAYS = 14;
+
+/** What stays on a plant when its container is opened. */
+const STAYS_ON: ReadonlySet<Fitting> = new Set([
+  'wire',
+  'binding',
+  'tourniquet',
+  'stake',
+  'cover',
+  'repellent',
+]);
 
 /** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
 const marks = (hand: StepInHand, into: string | null): boolean =>
@@ -101,6 +111,7 @@ class Planner {
       refusal: null,
       span: null,
       materials: [],
+      missed: hand.fact.status === 'planned' ? (hand.fact.missed ?? null) : null,
       moved: null,
       reasons: [],
     };
@@ -143,13 +154,28 @@ class Planner {
     this.planned.set(row.key, row);
   }
 
-  /** Aftercare of work that was left out, or whose time has gone by, is not asked for any more. */
+  /** Whether plants were opened again since aftercare was due: what it would have looked at is gone. */
+  private overtaken({ step, op }: StepInHand, due: Day): boolean {
+    if (op.tends && STAYS_ON.has(op.tends.what)) return false;
+    return this.hands.some((other) => {
+      const opens = other.rootLoss > 0 || other.step.container !== undefined;
+      const at = this.ctx.dates.get(other.step.key);
+      return (
+        opens && !other.step.chain && other.step.key !== step.chain && at?.done === true && at.day! > due
+      );
+    });
+  }
+
+  /** Aftercare of work that was left out is not asked for, nor small care whose time has gone by. */
   private lapses(hand: StepInHand, found: Placement): boolean {
-    const { step } = hand;
+    const { step, op, fact } = hand;
     if (!step.chain) return false;
-    if (this.planned.get(step.chain)?.status === 'dropped') return true;
+    const leftOut = (key: string) => ['dropped', 'lapsed'].includes(this.planned.get(key)?.status ?? '');
+    if (fact.lapsed || leftOut(step.chain) || leftOut(step.after[0].step)) return true;
     const parent = this.ctx.dates.get(step.after[0].step);
-    return parent?.done === true && found.window !== null && found.window.closes + GRACE < this.ctx.today;
+    if (parent?.done !== true || found.window === null) return false;
+    if (this.overtaken(hand, found.window.opens)) return true;
+    return op.lapses === true && found.window.closes + GRACE_DAYS < this.ctx.today;
   }
 
   private isOpen(key: string): boolean {

@@ -7,7 +7,7 @@ const plain = (d: Demand): Reason => ({ rule: d.rule, text: d.text, figures: d.f
 const rank = (d: Demand) => (d.notBefore === 'never' ? Infinity : d.notBefore);
 
 /** The decisive reason: the rule that last pushed the step on, else the one asking for the latest day. */
-function withBinding({ demands, window, pushedBy }: Placement): Reason[] {
+function withBinding({ demands, window, pushedBy }: Placement, fact: StepInHand['fact']): Reason[] {
   const latest =
     pushedBy ?? demands.reduce<Demand | null>((best, d) => (best && rank(best) >= rank(d) ? best : d), null);
   const reasons = demands.map((d) => ({
@@ -21,7 +21,7 @@ function withBinding({ demands, window, pushedBy }: Placement): Reason[] {
       figures: window.figures,
       binding: !reasons.some((r) => r.binding),
     });
-  if (window?.missed)
+  if (window?.missed && !fact.missed)
     reasons.push({
       rule: 'window',
       text: `The window {${toIso(window.missed.opens)}} to {${toIso(window.missed.closes)}} passed undone`,
@@ -33,11 +33,18 @@ function withBinding({ demands, window, pushedBy }: Placement): Reason[] {
 
 /** Why a step stands where it stands, or why it stands nowhere. */
 export function reasonsOf(found: Placement, { fact }: StepInHand): Reason[] {
-  const reasons = withBinding(found);
+  const reasons = withBinding(found, fact);
   if (found.none !== null && !reasons.some((r) => r.text === found.none)) {
     for (const r of reasons) r.binding = false;
     reasons.unshift({ rule: 'window', text: found.none, figures: [], binding: true });
   }
+  if (fact.missed)
+    reasons.push({
+      rule: 'window',
+      text: `Missed: the window {${fact.missed.opens}} to {${fact.missed.closes}} went by and nothing was said of it`,
+      figures: [],
+      binding: false,
+    });
   if (fact.lighten)
     reasons.push({
       rule: 'quarantine',

@@ -71,6 +71,12 @@ export interface Reason {
   binding: boolean;
 }
 
+/** A window that closed while a step stood open in it. */
+export interface MissedWindow {
+  opens: IsoDate;
+  closes: IsoDate;
+}
+
 /** What is known of one step of a course. */
 export interface StepFact {
   status: 'planned' | 'done' | 'dropped';
@@ -86,6 +92,10 @@ export interface StepFact {
   lighten?: { share: number; found: string; on: IsoDate };
   /** looked at before it was ready: waits again from that day, and for what */
   again?: { on: IsoDate; found: string };
+  /** the window in which it was to be done, and was not; until the grower says what becomes of it */
+  missed?: MissedWindow;
+  /** small care nobody recorded in time: it is not asked for any more */
+  lapsed?: true;
   /** containers it wants that are spoken for or not there */
   short?: { container: string; count: number; until: IsoDate | null; takenBy: string };
 }
@@ -136,7 +146,7 @@ export interface PlannedStep {
   operation: string;
   title: string;
   lane: Operation['lane'];
-  /** lapsed: aftercare whose time went by unrecorded */
+  /** lapsed: small care whose time went by unrecorded */
   status: 'planned' | 'done' | 'dropped' | 'none' | 'lapsed';
   /** the step this one is aftercare of */
   chain: string | null;
@@ -170,6 +180,8 @@ export interface PlannedStep {
   span: { from: number; to: number | null; likely: number } | null;
   /** what is used for it, besides tools, by kind, container and school */
   materials: Material[];
+  /** the window that went by, of which nothing has been said yet */
+  missed: MissedWindow | null;
   /** the day was set by hand; with the rule it goes against */
   moved: { to: IsoDate; overrides: RuleName | null; reason: string } | null;
   reasons: Reason[];

@@ -1,4 +1,4 @@
-import { toIso, type Day } from '../calendar/index.ts';
+import { toDay, toIso, type Day } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
 import { operation, workOf } from '../operations/index.ts';
 import { coldestMonth } from '../season/climate.ts';
@@ -18,10 +18,28 @@ export function yearlySteps(ctx: Context, wall: Wall, planned: readonly PlannedS
   const shelter = shelterStep(ctx, wall);
   // a planned coming-in speaks for this warm season only when it comes no later than the shelter would
   const spoken = asked('bring-in').some((s) => shelter !== null && s.closes! <= shelter.closes!);
-  return [
+  const now = [
     ...(shelter && !spoken ? [shelter] : []),
     ...(asked('go-dormant').length > 0 ? [] : restSteps(ctx)),
-  ];
+  ].filter((s) => ctx.facts.steps[s.key]?.status !== 'dropped');
+  return [...missedSteps(ctx, now), ...now];
+}
+
+/** What a season now past had asked for stays asked for until something is said of it. */
+function missedSteps(ctx: Context, now: readonly PlannedStep[]): PlannedStep[] {
+  return Object.entries(ctx.facts.steps).flatMap(([key, { status, missed }]) => {
+    if (!isYearly(key) || status !== 'planned' || !missed || now.some((s) => s.key === key)) return [];
+    const step = yearly(ctx, key, operationFor(ctx, key), toDay(missed.opens), toDay(missed.closes));
+    const text = `Asked for from {${missed.opens}} to {${missed.closes}}, and nothing was said of it`;
+    return [{ ...step, reasons: [{ rule: 'exposure', text, figures: [], binding: true }] }];
+  });
+}
+
+/** The operation a season asks for under a key. */
+function operationFor({ taxon }: Context, key: string): string {
+  if (key.startsWith('harden')) return 'harden-off';
+  if (key.startsWith('rest')) return 'go-dormant';
+  return taxon.hardyTo.value <= HARDY ? 'winter-cover' : 'bring-in';
 }
 
 /** Kinds that bear this and colder stay out in winter; where it gets colder still their pots are covered. °C */
@@ -41,13 +59,7 @@ function shelterStep(ctx: Context, wall: Wall): PlannedStep | null {
   const hardy = value <= HARDY;
   const what = hardy ? 'Heeled in or covered' : 'In';
   return {
-    ...yearly(
-      ctx,
-      `shelter-${season}`,
-      hardy ? 'winter-cover' : 'bring-in',
-      first.p02 - IN_HAND_DAYS,
-      first.p02,
-    ),
+    ...yearly(ctx, `shelter-${season}`, operationFor(ctx, 'shelter'), first.p02 - IN_HAND_DAYS, first.p02),
     reasons: [
       {
         rule: 'exposure',
@@ -144,6 +156,7 @@ function yearly(ctx: Context, key: string, operationId: string, opens: Day, clos
     materials: [],
     moved: null,
     minutes: Math.ceil(op.minutes.value * ctx.facts.live),
+    missed: done ? null : (fact?.missed ?? null),
     reasons: [],
   };
 }

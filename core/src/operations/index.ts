@@ -54,6 +54,32 @@ export interface When {
   options: readonly string[];
 }
 
+/** What may be on a plant besides the plant itself; each has a day to be looked at, renewed or to go. */
+export const FITTINGS = [
+  'wire',
+  'tie-down',
+  'binding',
+  'coil',
+  'guy',
+  'stake',
+  'prop stone',
+  'wedge',
+  'pin',
+  'screw',
+  'tile',
+  'board',
+  'moss',
+  'cover',
+  'repellent',
+  'tourniquet',
+] as const;
+export type Fitting = (typeof FITTINGS)[number];
+export type Tending = 'looks' | 'takes off' | 'renews';
+
+/** What comes of work that is missed, the worst first. */
+export const RISKS = ['bites', 'frost', 'life', 'guard', 'wound'] as const;
+export type Risk = (typeof RISKS)[number];
+
 /** What the recording sheet asks for besides how many were done. */
 export type Asks =
   'emergence' | 'severed' | 'rooted' | 'container' | 'sizes' | 'culls' | 'grades' | 'alive' | 'buds';
@@ -114,10 +140,12 @@ export interface Operation {
   binds?: boolean;
   /** what it leaves over that may be stuck */
   gives?: 'prunings';
-  /** what it puts on the plants, to be looked at and taken off in time */
-  puts?: 'wire';
-  /** looks at what was put on, before it bites */
-  checks?: 'wire';
+  /** looks at, takes off or renews what holds, presses or covers plants since the step it follows */
+  tends?: { what: Fitting; how: Tending };
+  /** what comes of it when it is missed */
+  risk?: Risk;
+  /** small care: where nobody recorded it in time it lapses by itself */
+  lapses?: boolean;
   /** disturbs the roots: kept from frost for some weeks */
   loosens?: boolean;
   /** shows whether the roots hold again */

@@ -158,7 +158,7 @@ describe('aftercare chains', () => {
     expect(feed.reasons.find((r) => r.rule === 'window')!.text).to.match(/0\.2 of a growing season/);
   });
 
-  it('lapses when its time went by unrecorded, and never comes back another year', () => {
+  it('keeps its days when nobody recorded it, until a word is said or plants are opened again', () => {
     const f = facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12', {
       steps: Object.fromEntries(
         ['emergence', 'cells', 'plug', 'measure-1', 'correct'].map((key, i) => [
@@ -173,8 +173,45 @@ describe('aftercare chains', () => {
     const soon = compileCourse(f, outside, '2028-04-01');
     expect(step(soon, 'correct.survival-look').status).to.equal('planned');
     const late = compileCourse(f, outside, '2028-09-01');
-    for (const key of ['survival-look', 'first-feed'])
-      expect(step(late, `correct.${key}`).status, key).to.equal('lapsed');
-    expect(step(late, 'wire-1').status).to.equal('planned');
+    for (const key of ['survival-look', 'first-feed']) {
+      const [then, now] = [soon, late].map((c) => step(c, `correct.${key}`));
+      expect(now.status, key).to.equal('planned');
+      expect([now.opens, now.closes], key).to.deep.equal([then.opens, then.closes]);
+    }
+    const again = { status: 'done' as const, doneOn: '2029-03-10' };
+    const opened = compileCourse({ ...f, steps: { ...f.steps, 'roots-2': again } }, outside, '2029-03-20');
+    expect(step(opened, 'correct.survival-look').status).to.equal('lapsed');
+  });
+
+  it('small care lapses by itself; what follows work that was let go is not asked for', () => {
+    const f = facts('olea-europaea', programme('bought-liner'), '2027-03-12');
+    const corrected = { status: 'done' as const, doneOn: '2028-04-10' };
+    const done = { ...f, steps: { ...f.steps, correct: corrected } };
+    const late = compileCourse(done, outside, '2028-09-01');
+    expect(step(late, 'correct.mist').status).to.equal('lapsed');
+    const gone = { ...done.steps, 'correct.shade': { status: 'dropped' as const } };
+    const after = compileCourse({ ...done, steps: gone }, outside, '2028-05-01');
+    expect(step(after, 'correct.shade.shade-off').status).to.equal('lapsed');
+  });
+
+  it('a missed window is told with the step, also when the season has given it another year', () => {
+    const f = facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12');
+    const missed = { opens: '2027-04-20', closes: '2027-05-18' };
+    const steps = { ...f.steps, emergence: { status: 'planned' as const, missed } };
+    const now = step(compileCourse({ ...f, steps }, outside, '2027-07-01'), 'emergence');
+    expect(now.missed).to.deep.equal(missed);
+    expect(now.reasons.some((r) => r.text.startsWith('Missed: the window {2027-04-20}'))).to.equal(true);
+  });
+
+  it('what a winter now past asked for stays asked for until a word is said of it', () => {
+    const f = facts('olea-europaea', programme('bought-liner'), '2027-03-12');
+    const shelter = compileCourse(f, outside, '2027-10-01').steps.find((s) => s.key.startsWith('shelter-'));
+    const missed = { opens: shelter!.opens!, closes: shelter!.closes! };
+    const told = { ...f, steps: { ...f.steps, [shelter!.key]: { status: 'planned' as const, missed } } };
+    const keys = (c: ReturnType<typeof compileCourse>) =>
+      c.steps.filter((s) => s.key.startsWith('shelter-')).map((s) => s.key);
+    const spring = compileCourse(told, outside, '2028-05-01');
+    expect(keys(spring)).to.have.length(2).and.include(shelter!.key);
+    expect(keys(compileCourse(f, outside, '2028-05-01'))).to.have.length(1);
   });
 });

@@ -28,6 +28,7 @@ const COLUMNS = {
   waits: 's.waits',
   offers: 's.offers',
   moved: 's.moved',
+  missed: 's.missed',
   refusal: 's.refusal',
   span: 's.span',
   materials: 's.materials',
@@ -222,6 +223,7 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
       waits: s.waits,
       offers: s.offers,
       moved: s.moved,
+      missed: s.missed,
       digest,
     })),
   );
@@ -252,6 +254,7 @@ const UPDATED = [
   'waits',
   'offers',
   'moved',
+  'missed',
   'digest',
   'status',
   'opens',

@@ -22,27 +22,6 @@ const done = (sql: Sql, operations: readonly string[]) =>
     .whereIn('s.operation', operations)
     .select({ cohortId: 'c.id', code: 'c.code', placeId: 'c.placeId', doneOn: 's.doneOn' });
 
-/** Wires that are on, until they are looked at. */
-export const wiresWatch: Watch = async (sql, today) => {
-  const wires: (Done & { checkOpens: string | null })[] = await done(
-    sql,
-    operationsThat((o) => o.puts === 'wire'),
-  )
-    .join('course_step as k', (on) =>
-      on.on('k.cohortId', 'c.id').andOnIn(
-        'k.operation',
-        operationsThat((o) => o.checks === 'wire'),
-      ),
-    )
-    .where('k.status', 'planned')
-    .select({ checkOpens: 'k.opens' });
-  return wires.map((w) => ({
-    text: `${w.code}: wire on since {${w.doneOn}}, look for bite from`,
-    when: w.checkOpens ?? today,
-    cohortId: w.cohortId,
-  }));
-};
-
 /** Last day on which frost still has to be reckoned with this spring, one year in ten; null when past. */
 function frostUntil(book: SeasonBook, today: string): string | null {
   const last = book.season(book.seasonOf(toDay(today)))['last-frost'];

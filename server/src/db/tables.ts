@@ -124,6 +124,7 @@ export interface CourseStepRow {
   refusal: string | null;
   span: NonNullable<PlannedStep['span']> | null;
   materials: PlannedStep['materials'];
+  missed: NonNullable<PlannedStep['missed']> | null;
 }
 
 export interface FailedSignInRow {

@@ -1,5 +1,7 @@
+import { workOn } from '@gonimos/contract/records';
 import type { LayerInput, NewLayerEvent } from '@gonimos/contract/layers';
 import type { LayerEventKind } from '@gonimos/core/layers';
+import { recordOnly } from '../records/service.ts';
 import { layerEvent, makeLayers } from '../layers/service.ts';
 import { cohortId, named, placeId, type Chapter, type DemoRequest } from './hand.ts';
 
@@ -54,6 +56,23 @@ const say = (
     }),
 });
 
+/** The look two weeks after severing. */
+const alive = (code: string, on: string): DemoRequest => ({
+  on,
+  by,
+  act: (w) =>
+    recordOnly(
+      w,
+      workOn({
+        id: named(`${code} looked at ${on}`),
+        cohortId: cohortId(code),
+        stepKey: 'sever.survival-look',
+        on,
+        details: { survival: { sure: null, alive: 1 } },
+      }),
+    ),
+});
+
 const POTTED = { container: 'basket-25', placeId: placeId('North bench') };
 
 /** Three layers on the lime by the gate: one opened in time, one found full too late, one still rooting. */
@@ -78,6 +97,8 @@ export const layers: Chapter = () => [
   say('LG-19L2', 'looked', '2036-09-02', { found: 'full' }),
   say('LG-19L2', 'severed', '2036-09-20', POTTED),
   say('LG-19L1', 'severed', '2036-10-04', POTTED),
+  alive('LG-19L2', '2036-10-05'),
   say('LG-19L1', 'wound-sealed', '2036-10-04'),
+  alive('LG-19L1', '2036-10-19'),
   say('LG-19L3', 'looked', '2036-10-20', { found: 'few', note: 'White tips, dry on one side; moss wetted.' }),
 ];

@@ -10,6 +10,7 @@ import type { SeasonBook } from '@gonimos/core/season';
 import { enterCohort } from '../cohorts/service.ts';
 import { readFacts } from '../facts/facts.ts';
 import { putOff, recordOnly, recordStep } from '../records/service.ts';
+import { insertLines } from '../records/store.ts';
 import { addSeedFacts } from '../seed/facts.ts';
 import { addTray, markCells } from '../trays/service.ts';
 import { findTray, readTray } from '../trays/store.ts';
@@ -61,6 +62,28 @@ const STILL_TO_DO = 0.75;
 interface Counts {
   live: number;
   pending: number;
+}
+
+/** Days after which nobody asks any more for aftercare that was not written down. */
+const FORGOTTEN = 45;
+
+/** Aftercare of long ago was done and never written down: it is left out of the course, and says so. */
+async function forget(h: Life, steps: readonly PlannedStep[]): Promise<void> {
+  const on = addDays(OPENING_DAY, -6);
+  const old = addDays(OPENING_DAY, -FORGOTTEN);
+  const gone = steps.filter((s) => s.status === 'planned' && s.chain && s.closes !== null && s.closes < old);
+  await insertLines(
+    h.w.trx,
+    gone.map((s) => ({
+      id: named(`${h.spec.code} ${s.key} forgotten`),
+      cohortId: h.id,
+      kind: 'let go' as const,
+      stepKey: s.key,
+      on,
+      personId: h.w.personId,
+      note: 'Not written down at the time.',
+    })),
+  );
 }
 
 /** What the growers found and wrote down at a step. */
@@ -189,7 +212,8 @@ async function liveThrough(w: Writing, spec: DemoCohort, book: SeasonBook): Prom
     const width = next ? daysBetween(next.opens!, next.closes!) : 0;
     const chance = next ? addDays(next.opens!, Math.floor(h.rng.next() * 0.8 * width)) : OPENING_DAY;
     const on = [now, spec.on?.[next?.key] ?? chance].sort()[1];
-    if (!next || left || on >= OPENING_DAY || next.key === spec.missed?.key) return;
+    if (!next || left || on >= OPENING_DAY || next.key === spec.missed?.key)
+      return forget(h, compileCourse(facts, book, OPENING_DAY).steps);
     const season = book.seasonOf(Date.parse(on) / 86_400_000);
     const ring = course.rings.filter((r) => r.season <= season).at(-1) ?? course.rings[0];
     await keep(h, next, on, ring?.caliper ?? 4);

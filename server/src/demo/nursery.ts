@@ -1,13 +1,14 @@
 import type { Person } from '@gonimos/contract/people';
 import { addDays } from '@gonimos/core/calendar';
 import type { Trx } from '../db/index.ts';
+import { noteMissed } from '../missed/store.ts';
 import { findNursery, insertNursery, insertPlace, readNursery } from '../nursery/store.ts';
 import { insertPerson, readPerson } from '../people/store.ts';
 import { chooseSchools } from '../schools/service.ts';
 import { seasonBooks } from '../season/books.ts';
 import { extendWeather } from '../simulated/weather.ts';
 import type { House } from '../write/types.ts';
-import { writeWithin } from '../write/write.ts';
+import { touching, writeWithin } from '../write/write.ts';
 import { giveHours } from '../year/keep.ts';
 import { cuttings } from './cuttings.ts';
 import { goals } from './goals.ts';
@@ -70,5 +71,10 @@ export async function loadDemo(house: House, say: (text: string) => void = () =>
       await writeWithin(house, trx, h.person(r.by), r.act);
       if (i % 40 === 39) say(`  ${i + 1} of ${requests.length} pages of the notebooks, up to ${r.on}`);
     }
+    // what nobody wrote down of the last weeks waits for a word
+    await noteMissed(trx, OPENING_DAY);
+    await writeWithin(house, trx, ines, () =>
+      Promise.resolve(touching('all', 'the notebooks are copied', null)),
+    );
   });
 }

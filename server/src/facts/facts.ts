@@ -140,17 +140,32 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
     if (key === null) continue;
     const now = steps[key]?.status === 'planned' ? steps[key] : { status: 'planned' as const };
     if (r.kind === 'put off' || (r.kind === 'visit' && r.until !== null))
-      steps[key] = { ...now, moved: undefined, putOff: { until: r.until!, reason: r.reason ?? r.note } };
+      steps[key] = {
+        ...now,
+        missed: undefined,
+        moved: undefined,
+        putOff: { until: r.until!, reason: r.reason ?? r.note },
+      };
     else if (r.kind === 'moved')
       steps[key] = {
         ...now,
+        missed: undefined,
         putOff: undefined,
         moved: { to: r.until!, overrides: r.details.move?.overrides ?? null, reason: r.reason ?? '' },
       };
     else if (r.details.visit?.decision === 'lighten')
-      steps[key] = { ...now, lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.onDate } };
+      steps[key] = {
+        ...now,
+        missed: undefined,
+        lighten: { share: LIGHTENED, found: r.reason ?? r.note, on: r.onDate },
+      };
+    else if (r.kind === 'missed' && r.details.missed && steps[key]?.status !== 'done') {
+      const { opens, closes } = r.details.missed;
+      steps[key] = { ...now, missed: { opens, closes } };
+    } else if (r.kind === 'lapsed') steps[key] = { ...now, lapsed: true };
+    else if (r.kind === 'let go') steps[key] = { status: 'dropped' };
     else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
-      steps[key] = { ...now, again: { on: r.onDate, found: r.details.looks.again } };
+      steps[key] = { ...now, missed: undefined, again: { on: r.onDate, found: r.details.looks.again } };
     else if (r.kind === 'work' && r.finished)
       steps[key] = {
         status: 'done',

@@ -3,6 +3,7 @@ import { lockCohorts } from '../write/lock.ts';
 import type { Db, Trx } from '../db/index.ts';
 import { readNursery, setPlannedOn, todayAt } from '../nursery/store.ts';
 import type { House, Planner, Touched } from '../write/types.ts';
+import { noteMissed } from '../missed/store.ts';
 import { living, noteDue } from './due-store.ts';
 import type { Planning } from '../facts/source.ts';
 import { replan, replanCrowded } from './replan.ts';
@@ -49,6 +50,8 @@ async function dayComes(trx: Trx): Promise<{ isNew: boolean; drift: boolean }> {
   const today = todayAt(nursery);
   await setPlannedOn(trx, today);
   const { plannedOn } = nursery;
+  // before the courses are laid out anew: what stood open until yesterday is not lost sight of
+  if (plannedOn !== null && plannedOn < today) await noteMissed(trx, today);
   return { isNew: plannedOn !== today, drift: plannedOn?.slice(0, 4) === today.slice(0, 4) };
 }
 

@@ -5,11 +5,12 @@ import type { Outcome, StartOffer } from '@gonimos/contract/outcome';
 import type { Loss, NewRecord, PutOffStep } from '@gonimos/contract/records';
 import { inTurn, type NewEntry } from '@gonimos/core/ledger';
 import { operation } from '@gonimos/core/operations';
-import { lockCohort } from '../write/lock.ts';
+import { lockCohort, lockCohorts } from '../write/lock.ts';
 import { openOwnStep, readyStep, type OpenStep } from '../course/open.ts';
 import { onCohort, outcomeOf } from '../course/outcome.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
 import { mayDo } from '../http/route.ts';
+import type { Sql } from '../db/index.ts';
 import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -136,22 +137,33 @@ async function reverseEntriesOf({ trx, personId }: Writing, record: StoredRecord
   );
 }
 
-/** Takes a record back, and before it what was written with it. */
+/** A record, and after it all that was written with it and still stands. */
+async function withOthers(sql: Sql, record: StoredRecord): Promise<StoredRecord[]> {
+  const all = [record];
+  for (const other of await writtenWith(sql, record.id)) all.push(...(await withOthers(sql, other)));
+  return all;
+}
+
 async function takeBack(w: Writing, id: string, record: StoredRecord): Promise<void> {
-  for (const other of await writtenWith(w.trx, record.id)) await takeBack(w, randomUUID(), other);
   await insertUndo(w.trx, id, record, todayAt(await readNursery(w.trx)), w.personId);
   await reverseEntriesOf(w, record);
   for (const f of w.followers) await f.takeBack?.(w, record);
 }
 
-/** Undoes a record by reversal; a helper may undo what they have just recorded. */
+/** Undoes a record by reversal, and before it what was written with it, on this cohort and on others; a helper may undo what they have just recorded. */
 export async function undo(w: Writing, id: string, recordId: string): Promise<Written<Outcome>> {
   const record = await findRecord(w.trx, recordId);
-  await lockCohort(w.trx, record.cohortId);
+  const all = await withOthers(w.trx, record);
+  await lockCohorts(
+    w.trx,
+    all.map((r) => r.cohortId),
+  );
   const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
   const own = fresh && record.personId === w.person?.id;
   if (!own && !(w.person && mayDo(w.person, 'grower')))
     throw new Refusal('not-for-this-role', 'A helper may undo only what they have just recorded.');
+  for (const other of all.slice(1).reverse()) await takeBack(w, randomUUID(), other);
   await takeBack(w, id, record);
-  return onCohort(w.trx, record.cohortId, id, 'a record was undone');
+  const others = all.map((r) => r.cohortId).filter((c) => c !== record.cohortId);
+  return onCohort(w.trx, record.cohortId, id, 'a record was undone', others);
 }

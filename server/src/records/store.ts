@@ -122,7 +122,7 @@ export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
       at: 'r.at',
       by: sql.raw("coalesce(p.name, '')"),
       title: sql.raw(
-        "coalesce(s.title, CASE r.kind WHEN 'released' THEN 'Released from quarantine' ELSE 'A look' END)",
+        "coalesce(s.title, r.details -> 'missed' ->> 'title', CASE r.kind WHEN 'released' THEN 'Released from quarantine' ELSE 'A look' END)",
       ),
       note: sql.raw("CASE WHEN r.kind IN ('put off', 'moved') THEN r.reason ELSE r.note END"),
       undone: sql.raw('u.id IS NOT NULL'),

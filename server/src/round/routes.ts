@@ -3,18 +3,20 @@ import { number, object } from 'yup';
 import type { Round } from '@gonimos/contract/round';
 import { addDays } from '@gonimos/core/calendar';
 import { kitFor } from '@gonimos/core/round';
+import { readFittings } from '../fittings/store.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
 import { readStartsDue } from '../starts/goals.ts';
 import { readStock } from '../stock/store.ts';
-import { countOpen, readOpenSteps } from './store.ts';
+import { countOpen, readMissedSteps, readOpenSteps } from './store.ts';
 import { watchList, type Watch } from '../watch/watch.ts';
 
 const AHEAD = 21;
 const CLOSING = 10;
 const MOST_COMING = 30;
+const MOST_FITTINGS = 12;
 
 export const roundRoutes =
   (watches: readonly Watch[]) =>
@@ -27,21 +29,38 @@ export const roundRoutes =
       query: object({ most: number().integer().min(1).max(1000).default(60) }),
       handle: async ({ query }): Promise<Round> => {
         const today = todayAt(await readNursery(app.db));
-        const [due, soon, { open, closing }, watch, starts, readings, shelves] = await Promise.all([
-          readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
-          readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
-          countOpen(app.db, today, addDays(today, CLOSING)),
-          watchList(watches, app.db, today),
-          readStartsDue(app.db, today),
-          readReadings(app.db, today),
-          readStock(app.db, today),
-        ]);
+        const [missed, fittings, due, soon, { open, closing }, watch, starts, readings, shelves] =
+          await Promise.all([
+            readMissedSteps(app.db, today),
+            readFittings(app.db),
+            readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
+            readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
+            countOpen(app.db, today, addDays(today, CLOSING)),
+            watchList(watches, app.db, today),
+            readStartsDue(app.db, today),
+            readReadings(app.db, today),
+            readStock(app.db, today),
+          ]);
         const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
         const warnings = await readWarnings(app.db, today, readings.at(-1) ?? null);
         const short = shelves
           .filter((s) => s.wanted > s.have)
           .map(({ container, wanted, have, arrives }) => ({ container, wanted, have, arrives }));
-        return { today, due, open, closing, soon, ready, warnings, short, starts, watch };
+        const tended = { soon: fittings.slice(0, MOST_FITTINGS), all: fittings.length };
+        return {
+          today,
+          missed,
+          fittings: tended,
+          due,
+          open,
+          closing,
+          soon,
+          ready,
+          warnings,
+          short,
+          starts,
+          watch,
+        };
       },
     });
   };

@@ -1,10 +1,48 @@
-import type { RoundStep } from '@gonimos/contract/round';
+import type { Knex } from 'knex';
+import type { MissedStep, RoundStep } from '@gonimos/contract/round';
+import { operation, RISKS } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
+
+/** What the round shows of a step and its cohort. */
+const SHOWN = {
+  cohortId: 'c.id',
+  code: 'c.code',
+  taxonId: 'c.taxonId',
+  placeId: 'c.placeId',
+  method: 'c.method',
+  live: 'c.live',
+  pending: 'c.pending',
+  rings: 'c.rings',
+  cohortContainer: 'c.container',
+  goalCaliper: 'c.goalCaliper',
+  key: 's.key',
+  operation: 's.operation',
+  title: 's.title',
+  lane: 's.lane',
+  opens: 's.opens',
+  closes: 's.closes',
+  container: 's.container',
+  rootCut: 's.rootCut',
+  topCut: 's.topCut',
+  materials: 's.materials',
+  span: 's.span',
+  minutes: 's.minutes',
+  reasons: 's.reasons',
+  chain: 's.chain',
+  odds: 's.odds',
+  moved: 's.moved',
+  until: 'o.until',
+  reason: 'o.reason',
+  nextTime: 'n.nextTime',
+  host: 'h.code',
+};
 
 const openSteps = (sql: Sql, today: string, ahead: boolean, until: string) =>
   sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 's.ready': true, 'c.growing': true })
+    // what was missed stands in a list of its own
+    .whereNull('s.missed')
     .where('s.opens', '<=', until)
     .where('s.opens', ahead ? '>' : '<=', today);
 
@@ -23,6 +61,74 @@ export async function countOpen(sql: Sql, today: string, closingBy: string) {
     )
     .first<{ open: number; closing: number }>();
   return row;
+}
+
+/** Chosen steps of the plan in their turn, with what was last said of them and of their cohorts. */
+async function stepsOf(
+  sql: Sql,
+  chosen: Knex.QueryBuilder,
+  more: Record<string, string> = {},
+): Promise<Found[]> {
+  const rows = await sql
+    .with('chosen', chosen)
+    .from('chosen as t')
+    .join('course_step as s', (on) => on.on('s.cohortId', 't.cohortId').andOn('s.key', 't.key'))
+    .join('cohort as c', 'c.id', 't.cohortId')
+    .leftJoin('cohort as h', 'h.id', 'c.hostId')
+    .joinRaw(
+      `LEFT JOIN LATERAL (
+        SELECT r.until, r.reason FROM standing_record r
+        WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind IN ('put off', 'visit') AND r.until IS NOT NULL
+        ORDER BY r.seq DESC LIMIT 1) AS o ON true`,
+    )
+    .joinRaw(
+      `LEFT JOIN LATERAL (
+        SELECT r.next_time FROM standing_record r
+        WHERE r.cohort_id = c.id AND r.next_time <> ''
+        ORDER BY r.on_date DESC, r.seq DESC LIMIT 1) AS n ON true`,
+    )
+    .orderBy('t.turn')
+    .select({ ...SHOWN, ...more })
+    .select({
+      guests: sql.raw(
+        `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
+          FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,
+      ),
+    });
+  return rows as Found[];
+}
+
+const shown = ({ until, reason, ...s }: Found): RoundStep => ({
+  ...s,
+  nextTime: s.nextTime ?? '',
+  putOff: until ? { until, reason: reason ?? '' } : null,
+});
+
+const riskOf = (s: RoundStep): number => {
+  const { risk } = operation(s.operation);
+  return risk ? RISKS.indexOf(risk) : RISKS.length;
+};
+
+/** Steps whose window went by and of which nothing has been said yet: what harms most first, then the oldest. */
+export async function readMissedSteps(sql: Sql, today: string): Promise<MissedStep[]> {
+  const chosen = sql('course_step as s')
+    .join('cohort as c', 'c.id', 's.cohortId')
+    .where('c.growing', true)
+    .whereIn('s.status', ['planned', 'none'])
+    .whereNotNull('s.missed')
+    .select(
+      's.cohortId',
+      's.key',
+      sql.raw("row_number() OVER (ORDER BY s.missed ->> 'closes', c.code) AS turn"),
+    );
+  const rows = (await stepsOf(sql, chosen, { missed: 's.missed' })) as (Found & Pick<MissedStep, 'missed'>)[];
+  const steps = rows.map(({ missed, ...found }): MissedStep => {
+    const { opens, closes } = found;
+    const later = opens !== null && closes >= today && opens > missed.closes;
+    const step = shown({ ...found, opens: opens ?? missed.opens, closes: closes ?? missed.closes });
+    return { ...step, missed, next: later ? { opens, closes } : null };
+  });
+  return steps.sort((a, b) => riskOf(a) - riskOf(b) || a.missed.closes.localeCompare(b.missed.closes));
 }
 
 /**
@@ -45,64 +151,5 @@ export async function readOpenSteps(
         ahead ? 's.opens' : 's.closes',
       ]),
     );
-  const rows = await sql
-    .with('chosen', chosen)
-    .from('chosen as t')
-    .join('course_step as s', (on) => on.on('s.cohortId', 't.cohortId').andOn('s.key', 't.key'))
-    .join('cohort as c', 'c.id', 't.cohortId')
-    .leftJoin('cohort as h', 'h.id', 'c.hostId')
-    .joinRaw(
-      `LEFT JOIN LATERAL (
-        SELECT r.until, r.reason FROM standing_record r
-        WHERE r.cohort_id = c.id AND r.step_key = s.key AND r.kind IN ('put off', 'visit') AND r.until IS NOT NULL
-        ORDER BY r.seq DESC LIMIT 1) AS o ON true`,
-    )
-    .joinRaw(
-      `LEFT JOIN LATERAL (
-        SELECT r.next_time FROM standing_record r
-        WHERE r.cohort_id = c.id AND r.next_time <> ''
-        ORDER BY r.on_date DESC, r.seq DESC LIMIT 1) AS n ON true`,
-    )
-    .orderBy('t.turn')
-    .select({
-      cohortId: 'c.id',
-      code: 'c.code',
-      taxonId: 'c.taxonId',
-      placeId: 'c.placeId',
-      method: 'c.method',
-      live: 'c.live',
-      pending: 'c.pending',
-      rings: 'c.rings',
-      cohortContainer: 'c.container',
-      goalCaliper: 'c.goalCaliper',
-      key: 's.key',
-      operation: 's.operation',
-      title: 's.title',
-      lane: 's.lane',
-      opens: 's.opens',
-      closes: 's.closes',
-      container: 's.container',
-      rootCut: 's.rootCut',
-      topCut: 's.topCut',
-      materials: 's.materials',
-      span: 's.span',
-      minutes: 's.minutes',
-      reasons: 's.reasons',
-      chain: 's.chain',
-      odds: 's.odds',
-      moved: 's.moved',
-      until: 'o.until',
-      reason: 'o.reason',
-      nextTime: 'n.nextTime',
-      host: 'h.code',
-      guests: sql.raw(
-        `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
-          FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,
-      ),
-    });
-  return (rows as Found[]).map(({ until: day, reason, ...s }) => ({
-    ...s,
-    nextTime: s.nextTime ?? '',
-    putOff: day ? { until: day, reason: reason ?? '' } : null,
-  }));
+  return (await stepsOf(sql, chosen)).map(shown);
 }

@@ -11,13 +11,16 @@ import { DECISIONS, FOUND } from '@gonimos/core/visits';
 import { Pictures } from '../pictures/pictures';
 import { Causes } from '../visits/causes';
 
-const KIND_WORDS = {
+const KIND_WORDS: Record<RecordRow['kind'], string> = {
   work: '',
   look: '',
   'put off': 'Put off: ',
   visit: 'Found something: ',
   moved: 'Set by hand: ',
   released: '',
+  missed: 'Missed: ',
+  lapsed: 'Lapsed: ',
+  'let go': 'Let go: ',
 };
 
 /** What a record tells in figures, subject by subject. */

@@ -11,6 +11,7 @@ import * as details from './010-details.ts';
 import * as planDigest from './011-plan-digest.ts';
 import * as ownLibrary from './012-own-library.ts';
 import * as drift from './013-drift.ts';
+import * as missed from './014-missed.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -27,4 +28,5 @@ export const MIGRATIONS = [
   { name: '011-plan-digest', ...planDigest },
   { name: '012-own-library', ...ownLibrary },
   { name: '013-drift', ...drift },
+  { name: '014-missed', ...missed },
 ];

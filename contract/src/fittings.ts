@@ -1,0 +1,39 @@
+import { FITTINGS, type Fitting, type Tending } from '@gonimos/core/operations';
+import { array, string } from 'yup';
+import { body, date, id, noneOf, text } from './fields.ts';
+
+/** What was put on plants by hand, or taken off again, told with any record. */
+export const fittingsTold = body({
+  on: array(
+    body({
+      id: id(),
+      what: string<Fitting>().oneOf(FITTINGS, noneOf(FITTINGS)).required('is missing'),
+      /** its gauge, finish or number, where it matters */
+      note: text(80).default(''),
+      /** when it has to be looked at, renewed or gone */
+      due: date(),
+    }),
+  )
+    .max(10, 'at most 10 at once')
+    .default([]),
+  off: array(id()).max(50, 'at most 50 at once').default([]),
+});
+
+/** Something that holds, presses or covers plants, with its day. */
+export interface FittingLine {
+  id: string;
+  cohortId: string;
+  code: string;
+  taxonId: string;
+  placeId: string;
+  what: Fitting;
+  how: Tending;
+  /** gauge, finish or number, as told */
+  note: string;
+  since: string | null;
+  /** from when, and by when, it is to be tended */
+  from: string;
+  due: string;
+  /** the step of the course that tends it; null: it was put on by hand */
+  stepKey: string | null;
+}
