@@ -8,6 +8,7 @@ import { looksKept, looksTold } from './looks.ts';
 import { missedKept } from './missed.ts';
 import { moveKept } from './moves.ts';
 import { emergenceTold } from './seed.ts';
+import { shelterKept } from './shelter.ts';
 import { sizesKept, sizesTold } from './sizes.ts';
 import { survivalKept, survivalTold } from './survival.ts';
 import { traysKept } from './trays.ts';
@@ -39,6 +40,7 @@ export const keptDetails = body({
   move: maybe(moveKept),
   missed: maybe(missedKept),
   fittings: maybe(fittingsTold),
+  shelter: maybe(shelterKept),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

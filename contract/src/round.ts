@@ -4,6 +4,7 @@ import type { Method } from '@gonimos/core/programmes';
 import type { KitLine } from '@gonimos/core/round';
 import type { Warning } from '@gonimos/core/station';
 import type { FittingLine } from './fittings.ts';
+import type { Sheltered } from './shelter.ts';
 import type { StartAnswer } from './starts.ts';
 import type { RingRun } from '@gonimos/core/trunk';
 
@@ -71,9 +72,13 @@ export interface Round {
   /** how many are open in all, and how many of those close within ten days */
   open: number;
   closing: number;
+  /** the last of those ten days */
+  closingBy: string;
   soon: RoundStep[];
   /** kit for the steps shown */
   ready: KitLine[];
+  /** carried in for some nights, until they are carried out again */
+  sheltered: Sheltered[];
   /** frost, heat and wind ahead, with what to bring in */
   warnings: Warning[];
   /** containers wanted by the steps shown and not on the shelf */

@@ -14,6 +14,9 @@ import { ownRoutes } from './library/own-routes.ts';
 import { libraryRoutes } from './library/routes.ts';
 import { missedRoutes } from './missed/routes.ts';
 import { fittingRoutes } from './fittings/routes.ts';
+import { bedRoutes } from './beds/routes.ts';
+import { meanwhileRoutes } from './meanwhile/routes.ts';
+import { shelterRoutes } from './shelter/routes.ts';
 import { moveRoutes } from './moves/routes.ts';
 import { observationRoutes } from './observations/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
@@ -94,6 +97,9 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   moveRoutes,
   missedRoutes,
   fittingRoutes,
+  bedRoutes,
+  meanwhileRoutes,
+  shelterRoutes,
   schoolRoutes,
   libraryRoutes,
   ownRoutes,

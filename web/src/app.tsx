@@ -3,7 +3,7 @@ import { useSession } from './people/session';
 import { SignIn } from './people/sign-in';
 import { Round } from './round/round';
 import { Loading } from './common/loading';
-import { Shell } from './shell';
+import { Frame } from './frame/frame';
 
 /** A page of its own file, fetched when it is first opened. */
 const page = (load: () => Promise<React.ComponentType>) => ({
@@ -31,7 +31,7 @@ function Lost() {
 
 const router = createBrowserRouter([
   {
-    element: <Shell />,
+    element: <Frame />,
     errorElement: <Lost />,
     children: [
       { path: '/', element: <Round /> },
@@ -79,6 +79,8 @@ const router = createBrowserRouter([
           },
         ],
       },
+      { path: '/fittings', ...page(() => import('./fittings/fittings').then((m) => m.Fittings)) },
+      { path: '/meanwhile', ...page(() => import('./screens/meanwhile').then((m) => m.Meanwhile)) },
       { path: '/season', ...page(() => import('./season/season').then((m) => m.Season)) },
       { path: '/nursery', ...page(() => import('./screens/nursery').then((m) => m.Nursery)) },
     ],

@@ -42,7 +42,10 @@ export function reasonsOf(found: Placement, { fact }: StepInHand): Reason[] {
     reasons.push({
       rule: 'window',
       text: `Missed: the window {${fact.missed.opens}} to {${fact.missed.closes}} went by and nothing was said of it`,
-      figures: [],
+      figures: [
+        { label: 'opened', value: fact.missed.opens, unit: '', basis: 'computed' },
+        { label: 'closed', value: fact.missed.closes, unit: '', basis: 'computed' },
+      ],
       binding: false,
     });
   if (fact.lighten)

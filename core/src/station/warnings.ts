@@ -23,6 +23,9 @@ export interface Warning {
   /** expected: more likely than not; may: one chance in ten */
   sure: 'expected' | 'may';
   text: string;
+  /** plants that stand in it, and whether they can be carried in */
+  plants: number;
+  carried: boolean;
   cohortIds: string[];
 }
 
@@ -35,6 +38,7 @@ export interface Exposed {
   because: 'tender kind' | 'roots cut lately';
   book: SeasonBook;
   placeName: string;
+  plants: number;
   /** how many pieces there are to carry, in the trade's words: "3 trays" */
   pieces: string;
   /** in the ground: covered, not carried */
@@ -53,7 +57,17 @@ function frostFor(c: Exposed, today: Day): Omit<Warning, 'text'> | null {
     if (low.p10 >= c.bears) continue;
     const sure = low.p50 < c.bears ? 'expected' : 'may';
     const value = Math.round((sure === 'expected' ? low.p50 : low.p10) * 10) / 10;
-    return { kind: 'frost', day: toIso(today + n), ahead: n, value, unit: '°C', sure, cohortIds: [c.id] };
+    return {
+      kind: 'frost',
+      day: toIso(today + n),
+      ahead: n,
+      value,
+      unit: '°C',
+      sure,
+      plants: c.plants,
+      carried: !c.fixed,
+      cohortIds: [c.id],
+    };
   }
   return null;
 }
@@ -70,9 +84,10 @@ export function warningsFor(
   for (const c of exposed) {
     const w = frostFor(c, today);
     if (!w) continue;
-    const key = `${c.placeName} ${w.day} ${c.because}`;
-    const group = groups.get(key) ?? { w: { ...w, cohortIds: [] }, cohorts: [] };
+    const key = `${c.placeName} ${w.day} ${c.because} ${c.fixed}`;
+    const group = groups.get(key) ?? { w: { ...w, plants: 0, cohortIds: [] }, cohorts: [] };
     group.cohorts.push(c);
+    group.w.plants += c.plants;
     group.w.cohortIds.push(c.id);
     group.w.value = Math.min(group.w.value, w.value);
     if (w.sure === 'expected') group.w.sure = 'expected';
@@ -100,6 +115,8 @@ export function warningsFor(
       ahead: n,
       value,
       unit: '°C',
+      plants: 0,
+      carried: false,
       cohortIds: [],
       sure: high.p50 >= HEAT.value ? 'expected' : 'may',
       text: `Heat of ${Math.round(high.p90)} °C may come ${n === 0 ? 'today' : `in ${n} days`}: water early, shade small pots`,
@@ -114,6 +131,8 @@ export function warningsFor(
       value: latest.gust,
       unit: 'm/s',
       sure: 'expected',
+      plants: 0,
+      carried: false,
       cohortIds: [],
       text: `Gusts of ${latest.gust} m/s at the station: lay tall pots down, mind fresh severed layers`,
     });

@@ -41,10 +41,11 @@ describe('weather station', () => {
       fixed: false,
       placeName: 'Cold frame',
       pieces: '3 trays',
+      plants: 180,
     });
     const told = warningsFor([c('oj', 5), c('hb', -25)], book, today, null);
     expect(told.length).to.equal(1);
-    expect(told[0]).to.include({ kind: 'frost', ahead: 0, sure: 'expected' });
+    expect(told[0]).to.include({ kind: 'frost', ahead: 0, sure: 'expected', plants: 180, carried: true });
     expect(told[0].text).to.match(
       /°C expected tonight at Cold frame: bring in 3 trays of OJ \(tender kind\)/,
     );

@@ -267,6 +267,7 @@ export interface PersonRow {
   hours: number;
   skilled: boolean;
   disabledAt: Date | null;
+  seenTo: string | null;
 }
 
 export interface PictureRow {

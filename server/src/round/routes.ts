@@ -8,6 +8,7 @@ import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
+import { readSheltered } from '../shelter/store.ts';
 import { readStartsDue } from '../starts/goals.ts';
 import { readStock } from '../stock/store.ts';
 import { countOpen, readMissedSteps, readOpenSteps } from './store.ts';
@@ -29,10 +30,11 @@ export const roundRoutes =
       query: object({ most: number().integer().min(1).max(1000).default(60) }),
       handle: async ({ query }): Promise<Round> => {
         const today = todayAt(await readNursery(app.db));
-        const [missed, fittings, due, soon, { open, closing }, watch, starts, readings, shelves] =
+        const [missed, fittings, sheltered, due, soon, { open, closing }, watch, starts, readings, shelves] =
           await Promise.all([
             readMissedSteps(app.db, today),
             readFittings(app.db),
+            readSheltered(app.db),
             readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
             readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
             countOpen(app.db, today, addDays(today, CLOSING)),
@@ -51,9 +53,11 @@ export const roundRoutes =
           today,
           missed,
           fittings: tended,
+          sheltered,
           due,
           open,
           closing,
+          closingBy: addDays(today, CLOSING),
           soon,
           ready,
           warnings,

@@ -4,6 +4,7 @@ import { operations } from '@gonimos/core/operations';
 import { warningsFor, type Exposed, type Reading, type Warning } from '@gonimos/core/station';
 import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
+import { readSheltered } from '../shelter/store.ts';
 import { seasonBooks } from '../season/books.ts';
 
 const FRESH_DAYS = 35;
@@ -53,11 +54,14 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
       container: 'c.container',
       placeId: 'p.id',
       placeName: 'p.name',
-      plants: sql.raw('greatest(c.live, c.pending)'),
+      plants: sql.raw('CASE WHEN c.live > 0 THEN c.live ELSE c.pending END'),
       guarded: 'g.operation',
     });
   const books = await seasonBooks(sql);
-  const exposed = rows.map((r): Exposed => {
+  // what was carried in is out of the cold already
+  const inside = new Set((await readSheltered(sql)).map((s) => s.cohortId));
+  const out = rows.filter((r) => !inside.has(r.id));
+  const exposed = out.map((r): Exposed => {
     const guard = guards.find((o) => o.id === r.guarded)?.guard?.value;
     const hardy = taxon(r.taxonId).hardyTo.value;
     const cut = guard !== undefined && guard > hardy;
@@ -71,6 +75,7 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
       // roots in the ground are far better off than in a pot
       bears: (cut ? guard : hardy) - (fixed ? 8 : 0),
       because: cut ? 'roots cut lately' : 'tender kind',
+      plants: r.plants,
       pieces: piecesOf(r.container, r.plants),
     };
   });

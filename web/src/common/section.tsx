@@ -40,7 +40,9 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
   const now = grown.at(-1)?.caliper ?? 0;
   const widest = fullScale ?? Math.max(target ?? 0, last?.fast ?? 0, now, 6) * 1.12;
   const r = (mm: number) => Math.max((mm / widest) * 42, 0.8);
-  const line = outline[kind.wall];
+  // too small for rings: how thick it is, and what holds its roots
+  const tiny = size < 24;
+  const line = tiny ? { ...outline[kind.wall], width: outline[kind.wall].width * 2.4 } : outline[kind.wall];
   const common = {
     fill: 'none',
     stroke: 'var(--color-base-content)',
@@ -62,7 +64,7 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
       ) : (
         <circle r={47} {...common} />
       )}
-      {last && last.fast > last.slow && (
+      {!tiny && last && last.fast > last.slow && (
         <circle
           r={(r(last.slow) + r(last.fast)) / 2}
           fill="none"
@@ -71,11 +73,11 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
           strokeWidth={Math.max(0.8, r(last.fast) - r(last.slow))}
         />
       )}
-      {coming.map((ring) => (
+      {(tiny ? [] : coming).map((ring) => (
         <circle key={ring.season} r={r(ring.caliper)} fill="none" stroke="var(--bark)" strokeWidth={0.9} />
       ))}
       {now > 0 && <circle r={r(now)} fill="var(--wood)" stroke="var(--wood-line)" strokeWidth={1.8} />}
-      {grown.slice(0, -1).map((ring) => (
+      {(tiny ? [] : grown.slice(0, -1)).map((ring) => (
         <circle
           key={ring.season}
           r={r(ring.caliper)}
@@ -84,7 +86,7 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
           strokeWidth={ring.measured ? 1.6 : 1}
         />
       ))}
-      {now === 0 && <circle r={1.6} fill="var(--wood-line)" />}
+      {now === 0 && <circle r={tiny ? 6 : 1.6} fill="var(--wood-line)" />}
       {target !== null && (
         <circle
           r={r(target)}

@@ -1,4 +1,5 @@
 import { daysBetween } from '@gonimos/core/calendar';
+import { plural } from '@gonimos/core/words';
 import { shortDate } from './dates';
 
 interface Props {
@@ -10,6 +11,12 @@ interface Props {
 /** Days left below which a window is closing. */
 export const CLOSING = 10;
 
+function wordsOf(left: number): string {
+  if (left < 0) return `${plural(-left, 'day')} late`;
+  if (left === 0) return 'closes today';
+  return left <= CLOSING ? `closes in ${plural(left, 'day')}` : `${left} days left`;
+}
+
 /** A window against today: where it stands and how much of it is left. */
 export function WindowBar({ opens, closes, today }: Props) {
   const width = Math.max(1, daysBetween(opens, closes));
@@ -19,7 +26,7 @@ export function WindowBar({ opens, closes, today }: Props) {
   const from = 12;
   const to = 88;
   const pin = from + at * (to - from);
-  const words = left < 0 ? `overdue ${-left} days` : left === 0 ? 'closes today' : `closes in ${left} days`;
+  const words = wordsOf(left);
   return (
     <div className="min-w-0">
       <svg viewBox="0 0 100 16" className="block h-4 w-full" preserveAspectRatio="none" aria-hidden="true">
@@ -45,7 +52,7 @@ export function WindowBar({ opens, closes, today }: Props) {
         />
       </svg>
       <p className="mt-0.5 flex justify-between gap-2 text-sm">
-        <span className="soft whitespace-nowrap">opened {shortDate(opens, today)}</span>
+        <span className="soft sr-only">opened {shortDate(opens, today)},</span>
         <span className={`font-semibold whitespace-nowrap ${closing ? 'text-accent' : 'text-primary'}`}>
           {words}
         </span>

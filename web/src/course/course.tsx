@@ -10,8 +10,8 @@ import { MoveSheet } from '../moves/move-sheet';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { PutOffSheet } from '../records/put-off-sheet';
-import type { Recordable } from '../records/asks';
 import { RecordStep } from './record-step';
+import { recordable } from './recordable';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { spanWords } from '../common/words';
@@ -24,23 +24,6 @@ type Open =
   | { kind: 'record' | 'put off' | 'why' | 'found'; step: CourseStep }
   | { kind: 'move'; step: CourseStep; to: string }
   | null;
-
-const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: string } => ({
-  cohortId: c.id,
-  code: c.code,
-  live: c.live,
-  pending: c.pending,
-  stepKey: s.key,
-  operation: s.operation,
-  title: s.title,
-  container: s.container,
-  minutes: s.minutes,
-  taxonId: c.taxonId,
-  rootCut: s.rootCut,
-  topCut: s.topCut,
-  nextTime: '',
-  odds: s.odds,
-});
 
 function StepLine({ step, today, open }: { step: CourseStep; today: string; open: (o: Open) => void }) {
   const may = useMay('grower');

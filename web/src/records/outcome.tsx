@@ -5,7 +5,7 @@ import { dateSpan, readable } from '../common/dates';
 import { Trouble } from '../common/field';
 import { countWords } from '../common/words';
 import { startPath } from '../common/start-words';
-import { useUndo } from './queries';
+import { useUndo } from '../common/undo';
 
 const UNDO_SECONDS = 60;
 

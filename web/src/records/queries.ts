@@ -2,6 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { Outcome } from '@gonimos/contract/outcome';
 import type { NewRecord, PutOffStep, RecordRow } from '@gonimos/contract/records';
 import { call, get } from '../common/api';
+import { offerUndo } from '../common/undo';
+import { countWords } from '../common/words';
 import { useWrite, type Unsent } from '../common/write';
 
 export const useRecords = (cohortId: string) =>
@@ -12,8 +14,14 @@ export const useRecords = (cohortId: string) =>
 
 /** `draft`: the key of the form's draft, where it has one. */
 export const useRecordWork = (draft?: string) =>
-  useWrite((r: Unsent<NewRecord>, id) => call<Outcome>('POST', '/records', { ...r, id }), draft);
+  useWrite(async (r: Unsent<NewRecord>, id) => {
+    const outcome = await call<Outcome>('POST', '/records', { ...r, id });
+    offerUndo(outcome.recordId, `Recorded. ${countWords(outcome)}.`, outcome.moved.length);
+    return outcome;
+  }, draft);
 export const usePutOff = () =>
-  useWrite((p: Unsent<PutOffStep>, id) => call<Outcome>('POST', '/put-offs', { ...p, id }));
-export const useUndo = () =>
-  useWrite((recordId: string, id) => call<Outcome>('POST', `/records/${recordId}/undo`, { id }));
+  useWrite(async (p: Unsent<PutOffStep>, id) => {
+    const outcome = await call<Outcome>('POST', '/put-offs', { ...p, id });
+    offerUndo(outcome.recordId, 'Put off.', outcome.moved.length);
+    return outcome;
+  });

@@ -2,6 +2,8 @@ import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import type { Round as RoundData } from '@gonimos/contract/round';
 import { taxon } from '@gonimos/core/taxa';
+import { OnThePlants } from '../fittings/on-the-plants';
+import { Tonight } from '../shelter/tonight';
 import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
 
 const PHASE_WORDS: Record<string, string> = {
@@ -16,7 +18,8 @@ const PHASE_WORDS: Record<string, string> = {
 export function Beside({ round }: { round: RoundData }) {
   const { today } = round;
   return (
-    <aside className="grid content-start gap-7 border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l">
+    <aside className="grid content-start gap-6 border-base-300 bg-base-100 px-4 py-4 lg:px-5 xl:border-l">
+      <Tonight warnings={round.warnings} sheltered={round.sheltered} today={today} />
       {round.ready.length > 0 && (
         <section>
           <h2 className="mb-2 text-lg">Have ready</h2>
@@ -81,6 +84,7 @@ export function Beside({ round }: { round: RoundData }) {
           </ul>
         </section>
       )}
+      <OnThePlants fittings={round.fittings} today={today} />
       <section>
         <h2 className="mb-2 text-lg">Watch</h2>
         {round.watch.length === 0 && <p className="soft">Nothing to keep an eye on.</p>}

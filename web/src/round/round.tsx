@@ -1,20 +1,25 @@
-import { plural } from '@gonimos/core/words';
 import { Eye, ListChecks, Printer, TimerReset } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
-import { Link } from 'react-router';
-import { operation } from '@gonimos/core/operations';
-import type { RoundStep } from '@gonimos/contract/round';
-import { usePlaceName } from '../nursery/queries';
-import { useMay } from '../people/session';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { MissedStep, Round as RoundData, RoundStep } from '@gonimos/contract/round';
 import { dateSpan, duration, fromNow, weekdayDate } from '../common/dates';
+import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Why } from '../common/why';
+import { BedRow } from '../frame/beds';
+import { useBedChoice } from '../frame/bed-choice';
+import { useKeys } from '../frame/keys';
+import { MeanwhileLine } from '../frame/meanwhile-line';
+import { MissedList } from '../missed/missed-list';
+import { usePlaceName } from '../nursery/queries';
+import { useMay } from '../people/session';
+import { useRecordWork } from '../records/queries';
 import { usePlaceChoice } from '../season/place-choice';
 import { Beside } from './beside';
-import { Card, type Open } from './card';
-import { Care } from './care';
+import { groupsOf, type Group } from './groups';
 import { FIRST_STEPS, useRound } from './queries';
-import { Weather } from '../station/weather';
+import { isUsual, usualResult } from './quick';
+import { StepRow, type Deed } from './row';
 
 // sheets are fetched when the first of them is opened
 const RecordStep = lazy(() => import('../course/record-step').then((m) => ({ default: m.RecordStep })));
@@ -26,169 +31,262 @@ const ManySheet = lazy(() => import('./many-sheet').then((m) => ({ default: m.Ma
 
 const recordable = (s: RoundStep) => ({ ...s, stepKey: s.key });
 const idOf = (s: RoundStep) => s.cohortId + s.key;
-const oneLine = (s: RoundStep) => s.chain !== null || (s.lane === 'care' && s.minutes < 30);
 
-/** Work whose counts have to be told one cohort at a time is not recorded several at once. */
-const alike = (s: RoundStep) =>
-  !operation(s.operation).asks.some((a) => a === 'emergence' || a === 'rooted' || a === 'alive');
+/** The sheet that is open over the round. */
+type Open = { kind: Exclude<Deed, 'all'>; step: RoundStep } | { kind: 'see' | 'batch' | 'many' } | null;
 
-/** Places in the order of the window that closes first; in each, work with the same kit stands together. */
-function byPlace(steps: RoundStep[]): [string, RoundStep[]][] {
-  const groups = new Map<string, RoundStep[]>();
-  for (const s of steps) groups.set(s.placeId, [...(groups.get(s.placeId) ?? []), s]);
-  return [...groups].map(([place, list]) => {
-    const first = new Map<string, number>();
-    list.forEach((s, i) => first.has(s.operation) || first.set(s.operation, i));
-    return [place, list.toSorted((a, b) => first.get(a.operation)! - first.get(b.operation)!)];
-  });
+const TOOL = 'no-print btn btn-ghost btn-sm min-h-11 gap-1 px-1.5 lg:min-h-8';
+
+/** What is recorded several at once: chosen by hand, until they are. */
+function useChosen(due: readonly RoundStep[]) {
+  const [choosing, setChoosing] = useState(false);
+  const [ids, setIds] = useState<ReadonlySet<string>>(new Set());
+  const choose = (s: RoundStep, on: boolean) => {
+    const next = new Set(ids);
+    if (on) next.add(idOf(s));
+    else next.delete(idOf(s));
+    setIds(next);
+  };
+  return {
+    choosing,
+    picked: due.filter((s) => ids.has(idOf(s))),
+    has: (s: RoundStep) => ids.has(idOf(s)),
+    choose,
+    start: () => {
+      setChoosing(true);
+    },
+    flip: () => {
+      setChoosing(!choosing);
+      setIds(new Set());
+    },
+  };
 }
 
-type Extra = 'see' | 'batch' | 'many' | null;
-const TOOL = 'no-print btn btn-outline gap-2 px-3';
+/** The step one is at: the first until another is gone to, by a key or a touch. */
+function useCurrent(steps: readonly RoundStep[]) {
+  const [id, setId] = useState<string | null>(null);
+  const at = Math.max(
+    0,
+    steps.findIndex((s) => idOf(s) === id),
+  );
+  const go = (by: number) => {
+    const next = steps[Math.min(steps.length - 1, Math.max(0, at + by))];
+    if (next) setId(idOf(next));
+  };
+  return { current: steps[at] as RoundStep | undefined, go, set: (s: RoundStep) => setId(idOf(s)) };
+}
+
+/** The sheet over the round. */
+function Sheets({
+  open,
+  picked,
+  today,
+  onClose,
+}: {
+  open: Open;
+  picked: RoundStep[];
+  today: string;
+  onClose: () => void;
+}) {
+  const [place] = usePlaceChoice();
+  if (!open) return null;
+  const p = { today, onClose };
+  if (open.kind === 'why')
+    return (
+      <Why
+        title={`${open.step.code} · ${open.step.title}, ${dateSpan(open.step.opens, open.step.closes, today)}`}
+        reasons={open.step.reasons}
+        {...p}
+      />
+    );
+  return (
+    <Suspense fallback={null}>
+      {open.kind === 'record' && <RecordStep step={recordable(open.step)} {...p} />}
+      {open.kind === 'put off' && <PutOffSheet step={recordable(open.step)} {...p} />}
+      {open.kind === 'found' && <VisitSheet cohort={open.step} step={open.step} {...p} />}
+      {open.kind === 'see' && place && <SeeSheet placeId={place} {...p} />}
+      {open.kind === 'batch' && <BatchSheet {...p} />}
+      {open.kind === 'many' && <ManySheet steps={picked} {...p} />}
+    </Suspense>
+  );
+}
+
+function NothingDue({ round }: { round: RoundData }) {
+  const next = round.soon[0];
+  return (
+    <p className="soft border-y border-base-300 py-5 text-lg">
+      Nothing is due today.{' '}
+      {next ? (
+        `The next window opens ${fromNow(next.opens, round.today)}: ${next.code}, ${next.title}.`
+      ) : (
+        <Link to="/cohorts/new" className="underline">
+          Start a cohort
+        </Link>
+      )}
+    </p>
+  );
+}
+
+const GroupHead = ({ group }: { group: Group }) => (
+  <h2 className="mt-3 border-b border-base-300 pb-1 text-[1.05rem]">
+    {group.name}
+    <span className="soft ml-2.5 font-sans text-[0.94rem] font-normal">{duration(group.minutes)}</span>
+  </h2>
+);
 
 export function Round() {
   const [most, setMost] = useState(FIRST_STEPS);
   const { data: round, error } = useRound(most);
+  if (!round) return <Loading error={error} />;
+  return <RoundOf round={round} onMore={() => setMost(most * 2)} />;
+}
+
+/** The round of a day, of the whole nursery or of one bed. */
+function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
+  const { today } = round;
   const placeName = usePlaceName();
   const may = useMay('grower');
-  const [place] = usePlaceChoice();
+  const go = useNavigate();
+  const quick = useRecordWork();
+  const [bed] = useBedChoice();
   const [open, setOpen] = useState<Open>(null);
-  const [extra, setExtra] = useState<Extra>(null);
-  const [choosing, setChoosing] = useState(false);
-  const [chosen, setChosen] = useState<Set<string>>(new Set());
-  if (!round) return <Loading error={error} />;
-  const { today, due, closing } = round;
-  const work = due.filter((s) => !oneLine(s));
-  const picked = due.filter((s) => chosen.has(idOf(s)));
-  const choose = (s: RoundStep, on: boolean) => {
-    const next = new Set(chosen);
-    if (on) next.add(idOf(s));
-    else next.delete(idOf(s));
-    setChosen(next);
+  const here = useMemo(() => {
+    const stands = (s: RoundStep) => bed === null || s.placeId === bed;
+    return { due: round.due.filter(stands), missed: round.missed.filter(stands) };
+  }, [round, bed]);
+  const groups = useMemo(() => groupsOf(here.due, placeName), [here.due, placeName]);
+  const steps = useMemo(() => groups.flatMap((g) => g.steps), [groups]);
+  const at = useCurrent(steps);
+  const several = useChosen(here.due);
+  const act = (step: RoundStep, deed: Deed) => {
+    if (deed !== 'all') setOpen({ kind: deed, step });
+    else if (isUsual(step)) quick.mutate(usualResult(step, today));
+    else setOpen({ kind: 'record', step });
   };
-  const close = () => {
-    setOpen(null);
-    setExtra(null);
-  };
+  const onCurrent = (deed: Deed) => () => at.current && act(at.current, deed);
+  useKeys({
+    j: () => at.go(1),
+    k: () => at.go(-1),
+    a: onCurrent('all'),
+    r: onCurrent('record'),
+    f: onCurrent('found'),
+    w: onCurrent('why'),
+    i: () => setOpen({ kind: 'see' }),
+    o: () => at.current && void go(`/cohorts/${at.current.cohortId}`),
+    x: () => {
+      if (!at.current || !isUsual(at.current)) return;
+      several.start();
+      several.choose(at.current, !several.has(at.current));
+    },
+    ...(may ? { n: onCurrent('put off') } : {}),
+  });
+  const closing = here.due.filter((s) => s.closes <= round.closingBy).length;
   return (
-    <div className="xl:grid xl:min-h-full xl:grid-cols-[minmax(0,1fr)_19rem]">
-      <div className="px-4 py-6 lg:px-6">
-        <header className="mb-5 flex flex-wrap items-center justify-between gap-3">
-          <h1 className="text-3xl">
+    <div className="xl:grid xl:min-h-full xl:grid-cols-[minmax(0,1fr)_17.5rem]">
+      <div className="px-4 py-3 lg:px-6 lg:py-4">
+        <header className="mb-1 flex flex-wrap items-center justify-between gap-x-3 gap-y-1.5">
+          <h1 className="text-2xl lg:text-[1.7rem]">
             {weekdayDate(today)}
-            <span className="soft ml-3 font-sans text-base font-normal tracking-normal max-sm:ml-0 max-sm:block">
-              {round.open} open{closing > 0 && `, ${closing} close within ten days`}
+            <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
+              {bed === null ? round.open : here.due.length} open
+              {closing > 0 && <span className="max-sm:hidden">, {closing} closing soon</span>}
             </span>
           </h1>
-          <span className="flex flex-wrap gap-2">
-            <button type="button" className={TOOL} onClick={() => setExtra('see')}>
-              <Eye size={18} /> I see …
-            </button>
-            <button
-              type="button"
-              className={`${TOOL} ${choosing ? 'btn-active' : ''}`}
-              aria-pressed={choosing}
-              onClick={() => {
-                setChoosing(!choosing);
-                setChosen(new Set());
-              }}
-            >
-              <ListChecks size={18} /> Several
-            </button>
-            {may && (
-              <button type="button" className={TOOL} onClick={() => setExtra('batch')}>
-                <TimerReset size={18} /> Put off many
-              </button>
-            )}
-            <button type="button" className={`${TOOL} max-sm:hidden`} onClick={() => window.print()}>
-              <Printer size={18} /> Print
-            </button>
-          </span>
+          <Tools
+            choosing={several.choosing}
+            flip={several.flip}
+            open={(kind) => setOpen({ kind })}
+            may={may}
+          />
         </header>
-        <Weather warnings={round.warnings} />
-        {choosing && (
-          <div className="card-plain sticky top-2 z-10 mb-4 flex flex-wrap items-center justify-between gap-3 px-4 py-3">
+        <BedRow />
+        <MeanwhileLine missed={round.missed.length} />
+        <MissedList
+          steps={here.missed}
+          today={today}
+          onRecord={(m: MissedStep) => setOpen({ kind: 'record', step: m })}
+        />
+        {quick.error && <Trouble>{quick.error.message}</Trouble>}
+        {several.choosing && (
+          <div className="sticky top-2 z-10 mb-3 flex flex-wrap items-center justify-between gap-3 rounded-box bg-neutral px-4 py-2 text-neutral-content">
             <p aria-live="polite">
-              {picked.length === 0
-                ? 'Choose steps that were done alike: all plants, nothing lost.'
-                : `${picked.length} chosen`}
+              {several.picked.length === 0
+                ? 'Choose steps that were done alike.'
+                : `${several.picked.length} chosen`}
             </p>
             <button
               type="button"
-              className="btn btn-primary btn-tall"
-              disabled={picked.length === 0}
-              onClick={() => setExtra('many')}
+              className="btn btn-primary"
+              disabled={several.picked.length === 0}
+              onClick={() => setOpen({ kind: 'many' })}
             >
               Record them at once
             </button>
           </div>
         )}
-        {due.length === 0 && (
-          <p className="card-plain soft p-6 text-lg">
-            Nothing is due today.{' '}
-            {round.soon[0] ? (
-              `The next window opens ${fromNow(round.soon[0].opens, today)}: ${round.soon[0].code}, ${round.soon[0].title}.`
-            ) : (
-              <Link to="/cohorts/new" className="underline">
-                Start a cohort
-              </Link>
-            )}
-          </p>
-        )}
-        {byPlace(work).map(([id, steps]) => (
-          <section key={id} className="mb-6">
-            <h2 className="mb-2 text-xl">
-              {placeName(id)}
-              <span className="soft ml-3 font-sans text-base font-normal">
-                {plural(steps.length, 'step')}, {duration(steps.reduce((n, s) => n + s.minutes, 0))}
-              </span>
-            </h2>
-            <ul className="grid gap-2.5">
-              {steps.map((s) => (
-                <Card
+        {here.due.length === 0 && <NothingDue round={round} />}
+        {groups.map((g) => (
+          <section key={g.name}>
+            <GroupHead group={g} />
+            <ul>
+              {g.steps.map((s) => (
+                <StepRow
                   key={idOf(s)}
                   step={s}
                   today={today}
-                  open={setOpen}
-                  chosen={choosing && alike(s) ? chosen.has(idOf(s)) : null}
-                  onChoose={(on) => choose(s, on)}
+                  where={g.mixed ? placeName(s.placeId) : null}
+                  current={s === at.current}
+                  onCurrent={() => at.set(s)}
+                  act={(deed) => act(s, deed)}
+                  chosen={several.choosing && isUsual(s) ? several.has(s) : null}
+                  onChoose={(on) => several.choose(s, on)}
                 />
               ))}
             </ul>
           </section>
         ))}
-        <Care steps={due.filter(oneLine)} today={today} open={setOpen} />
-        {due.length < round.open && (
-          <button
-            type="button"
-            className="no-print btn btn-outline btn-tall"
-            onClick={() => setMost(most * 2)}
-          >
+        {round.due.length < round.open && (
+          <button type="button" className="no-print btn btn-outline btn-tall mt-4" onClick={onMore}>
             Show more of the {round.open}
           </button>
         )}
       </div>
       <Beside round={round} />
-      <Suspense fallback={null}>
-        {open?.kind === 'record' && <RecordStep step={recordable(open.step)} today={today} onClose={close} />}
-        {open?.kind === 'put off' && (
-          <PutOffSheet step={recordable(open.step)} today={today} onClose={close} />
-        )}
-        {open?.kind === 'found' && (
-          <VisitSheet cohort={open.step} step={open.step} today={today} onClose={close} />
-        )}
-        {extra === 'see' && place && <SeeSheet placeId={place} today={today} onClose={close} />}
-        {extra === 'batch' && <BatchSheet today={today} onClose={close} />}
-        {extra === 'many' && <ManySheet steps={picked} today={today} onClose={close} />}
-      </Suspense>
-      {open?.kind === 'why' && (
-        <Why
-          title={`${open.step.code} · ${open.step.title}, ${dateSpan(open.step.opens, open.step.closes, today)}`}
-          reasons={open.step.reasons}
-          today={today}
-          onClose={close}
-        />
-      )}
+      <Sheets open={open} picked={several.picked} today={today} onClose={() => setOpen(null)} />
     </div>
+  );
+}
+
+interface ToolsProps {
+  choosing: boolean;
+  flip: () => void;
+  open: (what: 'see' | 'batch') => void;
+  may: boolean;
+}
+
+/** What is done with the round as a whole. */
+function Tools({ choosing, flip, open, may }: ToolsProps) {
+  return (
+    <span className="flex flex-wrap gap-x-1">
+      <button type="button" className={TOOL} onClick={() => open('see')}>
+        <Eye size={17} aria-hidden="true" /> I see …
+      </button>
+      <button
+        type="button"
+        className={`${TOOL} max-sm:hidden ${choosing ? 'btn-active' : ''}`}
+        aria-pressed={choosing}
+        onClick={flip}
+      >
+        <ListChecks size={17} aria-hidden="true" /> Several
+      </button>
+      {may && (
+        <button type="button" className={`${TOOL} max-sm:hidden`} onClick={() => open('batch')}>
+          <TimerReset size={17} aria-hidden="true" /> Put off many
+        </button>
+      )}
+      <button type="button" className={`${TOOL} max-sm:hidden`} onClick={() => window.print()}>
+        <Printer size={17} aria-hidden="true" /> Print
+      </button>
+    </span>
   );
 }

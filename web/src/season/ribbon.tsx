@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import { Link } from 'react-router';
 import { daysBetween, toDay, toIso } from '@gonimos/core/calendar';
 import type { Marker } from '@gonimos/core/season';
@@ -43,7 +44,7 @@ function scaleOf(season: SeasonOfPlace, width: number) {
     m === null || m.kind === 'no-marker'
       ? { from: fallback, to: fallback }
       : { from: xd(m.p10), to: Math.max(xd(m.p90), xd(m.p10) + 1) };
-  const heights = small ? { top: 18, roots: 6, frost: 5 } : { top: 22, roots: 14, frost: 14 };
+  const heights = { top: 16, roots: 6, frost: 6 };
   const x = (iso: string) => (daysBetween(season.from, iso) / days) * width;
   return { width, small, x, xd, edge, ...heights };
 }
@@ -55,6 +56,8 @@ interface BandProps {
 
 /** What the tops do, each phase fading in and out over the days that are not known. */
 function Tops({ season, scale: { width, edge, top } }: BandProps) {
+  // two strips may stand in one page, each with shades of its own
+  const own = useId();
   return (
     <>
       <defs>
@@ -63,7 +66,7 @@ function Tops({ season, scale: { width, edge, top } }: BandProps) {
           const b = edge(p.to, width);
           const total = Math.max(1, b.to - a.from);
           return (
-            <linearGradient key={p.name} id={`phase-${i}`} x1="0" x2="1">
+            <linearGradient key={p.name} id={`${own}${i}`} x1="0" x2="1">
               <stop offset={0} stopColor={p.colour} stopOpacity={p.from ? 0 : 1} />
               <stop offset={(a.to - a.from) / total} stopColor={p.colour} />
               <stop offset={1 - (b.to - b.from) / total} stopColor={p.colour} />
@@ -80,9 +83,9 @@ function Tops({ season, scale: { width, edge, top } }: BandProps) {
           const room = (b.from + b.to) / 2 - from;
           return (
             <g key={p.name}>
-              <rect x={a.from} width={Math.max(0, b.to - a.from)} height={top} fill={`url(#phase-${i})`} />
-              {room > p.name.length * 6.6 + 10 && (
-                <text x={from + 7} y={top / 2 + 4.5} fontSize={13} fill="var(--color-base-content)">
+              <rect x={a.from} width={Math.max(0, b.to - a.from)} height={top} fill={`url(#${own}${i})`} />
+              {top > 10 && room > p.name.length * 6.4 + 10 && (
+                <text x={from + 7} y={top / 2 + 4.5} fontSize={12.5} fill="var(--color-base-content)">
                   {p.name}
                 </text>
               )}
@@ -95,11 +98,7 @@ function Tops({ season, scale: { width, edge, top } }: BandProps) {
 }
 
 /** When roots work. */
-function Roots({
-  season,
-  scale: { width, small, xd, edge, top, roots },
-  today,
-}: BandProps & { today: number }) {
+function Roots({ season, scale: { width, xd, edge, top, roots } }: BandProps) {
   const m = season.markers;
   return (
     <>
@@ -113,26 +112,12 @@ function Roots({
           fill="var(--bark)"
         />
       )}
-      {!small && m['roots-active'].kind === 'days' && (
-        <text
-          x={
-            today < width / 2
-              ? Math.max(xd(m['roots-active'].p50) + 7, today + 8)
-              : xd(m['roots-active'].p50) + 7
-          }
-          y={top + roots - 2}
-          fontSize={12}
-          fill="#1c1206"
-        >
-          roots at work
-        </text>
-      )}
     </>
   );
 }
 
 /** Nights that may still, or may again, bring frost. */
-function Frost({ season, scale: { width, small, xd, top, roots, frost } }: BandProps) {
+function Frost({ season, scale: { width, xd, top, roots, frost } }: BandProps) {
   const last = season.markers['last-frost'];
   const first = season.markers['first-frost'];
   return (
@@ -147,11 +132,6 @@ function Frost({ season, scale: { width, small, xd, top, roots, frost } }: BandP
           height={frost}
           fill="url(#frost-in)"
         />
-      )}
-      {!small && last.kind === 'days' && toIso(last.p90) >= season.today && (
-        <text x={xd(last.p90) + 5} y={frost - 2} fontSize={12} fill="var(--color-info)">
-          last frost by {shortDate(toIso(last.p90), season.today)}, nine years in ten
-        </text>
       )}
       <defs>
         <linearGradient id="frost-out">
@@ -180,8 +160,7 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
     return `${y + Math.floor(mo / 12)}-${String((mo % 12) + 1).padStart(2, '0')}-01`;
   });
   const label = shortDate(season.today, season.today);
-  const tag = label.length * 7.4 + 14;
-  const tagX = Math.min(Math.max(today - tag / 2, 0), width - tag);
+  const below = top + roots + frost + 4;
   return (
     <Link
       ref={ref}
@@ -189,9 +168,9 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
       className="block min-w-0 grow"
       aria-label={`The year so far: today is ${label}. Open the season`}
     >
-      <svg width={width} height={top + roots + frost + 30} aria-hidden="true" className="block">
+      <svg width={width} height={below + 13} aria-hidden="true" className="block">
         <Tops season={season} scale={scale} />
-        <Roots season={season} scale={scale} today={today} />
+        <Roots season={season} scale={scale} />
         <Frost season={season} scale={scale} />
         {months.map((iso, i) => (
           <g key={iso}>
@@ -200,46 +179,38 @@ export function Ribbon({ season }: { season: SeasonOfPlace }) {
                 x1={x(iso)}
                 x2={x(iso)}
                 y1={0}
-                y2={top + roots + frost + 4}
+                y2={below}
                 stroke="var(--color-base-100)"
                 strokeWidth={1}
               />
             )}
-            {(!small || i % 2 === 0) && Math.abs(x(iso) + 14 - (tagX + tag / 2)) > tag / 2 + 14 && (
-              <text x={x(iso) + 3} y={top + roots + frost + 22} fontSize={13} fill="var(--ink-soft)">
+            {(!small || i % 2 === 0) && (
+              <text x={x(iso) + 3} y={below + 9} fontSize={12} fill="var(--ink-soft)">
                 {monthName(iso)}
               </text>
             )}
           </g>
         ))}
-        <line
-          x1={today}
-          x2={today}
-          y1={0}
-          y2={top + roots + frost + 8}
-          stroke="var(--color-base-content)"
-          strokeWidth={2.5}
-        />
-        <rect
-          x={tagX}
-          y={top + roots + frost + 8}
-          width={tag}
-          height={20}
-          rx={4}
-          fill="var(--color-neutral)"
-        />
-        <text
-          x={tagX + tag / 2}
-          y={top + roots + frost + 22}
-          fontSize={13}
-          fontWeight={600}
-          textAnchor="middle"
-          fill="var(--color-neutral-content)"
-        >
-          {label}
-        </text>
+        <line x1={today} x2={today} y1={0} y2={below} stroke="var(--color-base-content)" strokeWidth={3} />
+        <path d={`M${today - 5} ${below + 1}h10l-5 7z`} fill="var(--color-base-content)" />
       </svg>
     </Link>
+  );
+}
+
+/** The same on one line, for a phone: what the tops do, when roots work, today. */
+export function ThinRibbon({ season }: { season: SeasonOfPlace }) {
+  const [ref, width] = useWidth<HTMLSpanElement>(358);
+  const scale = { ...scaleOf(season, width), top: 6, roots: 4 };
+  const today = scale.x(season.today);
+  return (
+    <span ref={ref} className="block">
+      <svg width={width} height={12} aria-hidden="true" className="block">
+        <Tops season={season} scale={{ ...scale, small: true }} />
+        <Roots season={season} scale={scale} />
+        <line x1={today} x2={today} y1={0} y2={12} stroke="var(--color-base-content)" strokeWidth={3} />
+      </svg>
+    </span>
   );
 }
 

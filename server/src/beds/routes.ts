@@ -1,0 +1,14 @@
+import type { FastifyInstance } from 'fastify';
+import { route } from '../http/route.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { readBeds } from './store.ts';
+
+export function bedRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/beds',
+    role: 'helper',
+    summary: 'The nursery from above: every place with its cohorts and what is due there',
+    handle: async () => readBeds(app.db, todayAt(await readNursery(app.db))),
+  });
+}

@@ -1,0 +1,80 @@
+import { LogOut, MoonStar, Sun } from 'lucide-react';
+import { NavLink } from 'react-router';
+import { Sheet } from '../common/sheet';
+import { useNursery, useStepCalendar } from '../nursery/queries';
+import { useSession, useSignOut } from '../people/session';
+import { WAYS } from './ways';
+
+const STEPS = [
+  { days: 1, name: 'a day' },
+  { days: 7, name: 'a week' },
+  { days: 91, name: 'a season' },
+];
+
+/** The demo keeps its own calendar, moved on by hand. */
+export function DemoCalendar({ className = '' }: { className?: string }) {
+  const nursery = useNursery().data;
+  const step = useStepCalendar();
+  if (!nursery?.demo) return null;
+  return (
+    <div
+      role="group"
+      aria-label="Move the demo calendar on"
+      className={`no-print flex flex-wrap items-center gap-1 text-sm ${className}`}
+    >
+      <span className="soft mr-1">{step.isPending ? 'Days pass …' : 'Demo: on by'}</span>
+      {STEPS.map((s) => (
+        <button
+          key={s.days}
+          type="button"
+          className="btn btn-sm btn-ghost min-h-11 border border-base-300 px-2 font-normal lg:min-h-7"
+          disabled={step.isPending}
+          onClick={() => step.mutate(s.days)}
+        >
+          {s.name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+interface Props {
+  dark: boolean;
+  flip: () => void;
+  onKeys: () => void;
+  onClose: () => void;
+}
+
+const LINE = 'btn btn-outline btn-tall justify-start gap-3';
+
+/** Who is here, the light, the ways that have no place in a phone's bar, and the way out. */
+export function Me({ dark, flip, onKeys, onClose }: Props) {
+  const session = useSession().data;
+  const nursery = useNursery().data;
+  const out = useSignOut();
+  return (
+    <Sheet
+      title={nursery?.name ?? 'Gonimos'}
+      sub={session?.person && `${session.person.name}, ${session.person.role}`}
+      onClose={onClose}
+    >
+      <div className="grid gap-2">
+        {WAYS.map((w) => (
+          <NavLink key={w.to} to={w.to} className={`${LINE} lg:hidden`} onClick={onClose}>
+            <w.icon size={20} /> {w.name}
+          </NavLink>
+        ))}
+        <DemoCalendar className="py-2 lg:hidden" />
+        <button type="button" className={LINE} onClick={flip}>
+          {dark ? <Sun size={20} /> : <MoonStar size={20} />} {dark ? 'Light' : 'Dark'}
+        </button>
+        <button type="button" className={`${LINE} max-lg:hidden`} onClick={onKeys}>
+          <kbd className="w-5 font-bold">?</kbd> Keys
+        </button>
+        <button type="button" className={LINE} onClick={() => out.mutate()}>
+          <LogOut size={20} /> Leave
+        </button>
+      </div>
+    </Sheet>
+  );
+}

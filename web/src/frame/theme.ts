@@ -1,0 +1,18 @@
+import { useEffect, useState } from 'react';
+
+/** Light by day, dark in the evening; what was chosen is kept. */
+export function useTheme(): [dark: boolean, flip: () => void] {
+  const [dark, setDark] = useState(
+    () =>
+      (localStorage.getItem('theme') ??
+        (matchMedia('(prefers-color-scheme: dark)').matches ? 'kuro' : 'ash')) === 'kuro',
+  );
+  useEffect(() => {
+    document.documentElement.dataset.theme = dark ? 'kuro' : 'ash';
+  }, [dark]);
+  const flip = () => {
+    localStorage.setItem('theme', dark ? 'ash' : 'kuro');
+    setDark(!dark);
+  };
+  return [dark, flip];
+}
