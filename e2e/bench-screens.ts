@@ -11,7 +11,7 @@ const ASKED: readonly [link: string, ready: string][] = [
   ['Round', 'Have ready'],
   ['Cohorts', 'plants alive'],
   ['Year', 'Lock this week'],
-  ['Propagation', 'What being surer costs'],
+  ['Start', 'What being surer costs'],
   ['Season', 'Leaf fall done'],
   ['Library', 'Seed-raised pine'],
   ['Nursery', 'Containers on the shelf'],

@@ -72,6 +72,7 @@ describe('the plan bends in the browser', () => {
 
   it('found on opening, from the round: causes ranked, one change, put back, and a look that comes again', async () => {
     const { page } = await at.enter('Helper');
+    await page.getByRole('listitem').filter({ hasText: 'LV-35' }).getByRole('heading').click();
     await page.getByRole('button', { name: 'Found something, LV-35' }).click();
     await sheet(page).getByLabel('few roots, ball falls apart').check();
     await sheet(page).getByText('usual', { exact: true }).waitFor();

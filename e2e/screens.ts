@@ -94,6 +94,9 @@ export const SCREENS: readonly Screen[] = [
   { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
+  { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
+  { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },
+  { name: 'find', ready: 'New cohort', reach: press(/^Find/) },
   { name: 'nursery', ready: 'Save and plan again', reach: at('/nursery') },
   { name: 'lost', ready: 'There is no such page', reach: at('/nowhere') },
 ];

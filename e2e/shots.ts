@@ -36,7 +36,7 @@ async function tour(): Promise<void> {
     .click();
   await shot(page, 'recording-sheet', 'Losses');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Why/ }).nth(2).click();
+  await page.getByRole('button', { name: /^Why/ }).first().click();
   await shot(page, 'why', 'What would change it');
   await page.keyboard.press('Escape');
   await page.goto('/cohorts/new');
@@ -45,6 +45,7 @@ async function tour(): Promise<void> {
   await page.evaluate(() => window.scrollTo(0, 0));
   await shot(page, 'new-cohort', 'Its course');
   await page.goto('/');
+  await page.getByRole('listitem').filter({ hasText: 'LV-35' }).getByRole('heading').click();
   await page.getByRole('button', { name: 'Found something, LV-35' }).click();
   await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
   await shot(page, 'found', 'What now');

@@ -3,6 +3,8 @@ import type { PlannedStep, Reason } from '@gonimos/core/course';
 /** A step of a kept course, with the grower's own words about it. */
 export interface CourseStep extends PlannedStep {
   putOff: { until: string; reason: string } | null;
+  /** plants it was done on so far, where the rest is left for another day */
+  part: number;
   /** the record that did it */
   recordId: string | null;
   nextTime: string;

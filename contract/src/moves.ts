@@ -20,6 +20,24 @@ export const moveKept = body({ overrides: string<RuleName>().nullable().default(
 
 export type MoveStep = InferType<typeof moveStep>;
 
+export const askPutOff = body({ cohortId: id(), stepKey: text(80).required('is missing'), until: date() });
+export type AskPutOff = InferType<typeof askPutOff>;
+
+/** What putting a step off would cost, before it is said. */
+export interface PutOffAnswer {
+  /** the window it stands in now; null: it has none */
+  window: { opens: string; closes: string } | null;
+  /** where it would stand then */
+  lands: { opens: string; closes: string } | null;
+  /** the day is past the closing of its window: it waits for another */
+  past: boolean;
+  /** days by which the end of the course moves; null where one of the two has none */
+  endMoves: number | null;
+  /** days to put it off to that stay within its window, soonest first */
+  within: string[];
+  change: CourseChange;
+}
+
 export interface MoveAnswer {
   refused: { rule: RuleName; text: string } | null;
   change: CourseChange | null;

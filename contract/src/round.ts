@@ -59,6 +59,8 @@ export interface RoundStep {
   minutes: number;
   reasons: Reason[];
   putOff: { until: string; reason: string } | null;
+  /** plants it was done on so far, where the rest is left for another day */
+  part: number;
   /** words left at the last opening of the same lane */
   nextTime: string;
 }

@@ -18,7 +18,8 @@ describe('what was missed', () => {
     for (let w = 0; w < weeks; w++) await must(v.post('/demo/calendar', { id: id(), days: 7 }));
   };
 
-  before(async () => {
+  before(async function () {
+    this.timeout(240_000);
     b = await bench();
     v = await b.visitor('grower');
     await pass(5);

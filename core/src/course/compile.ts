@@ -85,6 +85,16 @@ class Planner {
     return !d || d.done || (optional === true && d.day === null);
   }
 
+  /** Plants a step is still to be done on. */
+  private left({ fact }: StepInHand): number {
+    return Math.max(0, this.ctx.facts.live - (fact.part ?? 0));
+  }
+
+  /** Whether there is anything to do a step on: of seed that did not come up, only looks for it and its covers. */
+  private hasPlants({ op }: StepInHand): boolean {
+    return !this.ctx.facts.nothingUp || op.asks.includes('emergence') || op.cover !== undefined;
+  }
+
   private base(hand: StepInHand): PlannedStep {
     const { step, op } = hand;
     return {
@@ -104,9 +114,9 @@ class Planner {
       rootCut: null,
       topCut: null,
       odds: null,
-      ready: step.after.every((a) => this.isDone(a.step, a.optional)),
+      ready: this.hasPlants(hand) && step.after.every((a) => this.isDone(a.step, a.optional)),
       waits: [],
-      minutes: Math.ceil(op.minutes.value * this.ctx.facts.live),
+      minutes: Math.ceil(op.minutes.value * this.left(hand)),
       offers: null,
       refusal: null,
       span: null,

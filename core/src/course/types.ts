@@ -94,6 +94,8 @@ export interface StepFact {
   again?: { on: IsoDate; found: string };
   /** the window in which it was to be done, and was not; until the grower says what becomes of it */
   missed?: MissedWindow;
+  /** plants it was done on so far, where more are left for another day */
+  part?: number;
   /** small care nobody recorded in time: it is not asked for any more */
   lapsed?: true;
   /** containers it wants that are spoken for or not there */
@@ -111,6 +113,8 @@ export interface CourseFacts {
   live: number;
   /** what the plants stood in at the start; null: what the programme begins with */
   firstContainer?: string | null;
+  /** nothing has come up of what was sown: work on plants waits */
+  nothingUp?: boolean;
   /** by step key; a missing step is planned */
   steps: Record<string, StepFact>;
   sizes: { on: IsoDate; caliper: number | null; height: number | null }[];

@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Follower } from '../write/types.ts';
 
-/** Plants go into another container, and back into the one before when that is taken back. */
+/**
+ * Plants go into another container, and back into the one before when that is taken back. A part of a batch does not
+ * take the rest with it: the cohort stands in the new one when the last are in it.
+ */
 export const pottingFollower: Follower = {
   keeps: ({ record: { details }, cohort }) =>
     details.potting ? { potting: { ...details.potting, before: cohort.container } } : {},
@@ -14,7 +17,7 @@ export const pottingFollower: Follower = {
     return [{ id: randomUUID(), cohortId: r.cohortId, type: 'potted', on: r.on, count }];
   },
   after: async ({ trx }, { record: r }) => {
-    if (!r.details.potting) return;
+    if (!r.details.potting || !r.finished) return;
     await trx('cohort').where({ id: r.cohortId }).update({ container: r.details.potting.container });
   },
   takeBack: async ({ trx }, { cohortId: id, details }) => {

@@ -122,6 +122,13 @@ export async function readPlans(sql: Sql, ids: readonly string[]): Promise<Map<s
   return new Map(rows.map((r) => [r.id, r.steps.map(named)]));
 }
 
+/** Plants a step `s` was done on, as far as it is not finished. */
+export const doneInParts = (sql: Sql) =>
+  sql.raw(
+    `coalesce((SELECT sum(w.done) FROM standing_record w WHERE w.cohort_id = s.cohort_id AND w.step_key = s.key
+      AND w.kind = 'work' AND NOT w.finished), 0)::int`,
+  );
+
 /** A step of a kept course beside what was last said of it. */
 type ShownStep = Omit<CourseStep, 'putOff' | 'nextTime'> & {
   nextTime: string | null;
@@ -149,6 +156,7 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
       nextTime: 'w.nextTime',
       until: 'p.until',
       reason: 'p.reason',
+      part: doneInParts(sql),
     });
   return (rows as ShownStep[]).map(({ until, reason, ...s }) => ({
     ...s,

@@ -57,6 +57,7 @@ export interface RecordFact {
   until: string | null;
   reason: string | null;
   finished: boolean;
+  done: number | null;
   note: string;
   details: KeptDetails;
 }
@@ -71,6 +72,7 @@ const RECORD = [
   'until',
   'reason',
   'finished',
+  'done',
   'note',
   'details',
 ];
@@ -166,7 +168,10 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
     else if (r.kind === 'let go') steps[key] = { status: 'dropped' };
     else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
       steps[key] = { ...now, missed: undefined, again: { on: r.onDate, found: r.details.looks.again } };
-    else if (r.kind === 'work' && r.finished)
+    // a part that was split off begins anew with what was left for it
+    else if (r.kind === 'work' && !r.finished) {
+      if (r.cohortId === c.id) steps[key] = { ...now, part: (now.part ?? 0) + (r.done ?? 0) };
+    } else if (r.kind === 'work')
       steps[key] = {
         status: 'done',
         doneOn: r.onDate,
@@ -204,6 +209,10 @@ function firmOn(c: CohortRow, own: readonly RecordFact[]): string | null {
   return firm?.onDate ?? null;
 }
 
+/** Whether a programme begins with seed that has to come up. */
+const sowsSeed = (p: Programme): boolean =>
+  p.steps.some((s) => operation(s.operation).asks.includes('emergence'));
+
 function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   const tally = own.findLast((r) => r.details.looks?.buds);
   const low = own.findLast((r) => (r.details.looks?.lowGrowth ?? null) !== null);
@@ -216,6 +225,7 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     programme: c.programme,
     startedOn: c.startedFrom,
     live: c.live || c.pending,
+    nothingUp: c.live === 0 && c.pending > 0 && sowsSeed(c.programme),
     firstContainer: c.firstContainer,
     placeSince: c.placeSince ?? c.startedFrom,
     schools: { nursery: {}, cohort: c.schools },

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
-import { askMove, batchPutOff, moveStep } from '@gonimos/contract/moves';
+import { askMove, askPutOff, batchPutOff, moveStep } from '@gonimos/contract/moves';
 import { insertLines } from '../records/store.ts';
 import { lockCohorts } from '../write/lock.ts';
 import { route } from '../http/route.ts';
 import { touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { batchLines, setStep, tryMove } from './service.ts';
+import { batchLines, putOffCost, setStep, tryMove } from './service.ts';
 
 export function moveRoutes(app: FastifyInstance): void {
   route(app, {
@@ -17,6 +17,16 @@ export function moveRoutes(app: FastifyInstance): void {
     body: askMove,
     handle: async ({ body }) =>
       tryMove(app.db, await app.planning(app.db), body.cohortId, body.stepKey, body.to),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/put-off',
+    role: 'helper',
+    summary:
+      'What putting a step off would cost: where it lands, what moves, the days that stay within its window',
+    body: askPutOff,
+    handle: async ({ body }) => putOffCost(app.db, await app.planning(app.db), body),
   });
 
   route(app, {

@@ -1,6 +1,13 @@
-import type { BatchLine, BatchPutOff, MoveAnswer, MoveStep } from '@gonimos/contract/moves';
+import type {
+  AskPutOff,
+  BatchLine,
+  BatchPutOff,
+  MoveAnswer,
+  MoveStep,
+  PutOffAnswer,
+} from '@gonimos/contract/moves';
 import type { Outcome } from '@gonimos/contract/outcome';
-import { addDays } from '@gonimos/core/calendar';
+import { addDays, daysBetween } from '@gonimos/core/calendar';
 import { changeOfCourse, mayMove, type RuleName } from '@gonimos/core/course';
 import { taxon } from '@gonimos/core/taxa';
 import type { Planning } from '../facts/source.ts';
@@ -35,6 +42,48 @@ export async function tryMove(
   const moved = { to, overrides: refused?.rule ?? null, reason: '' };
   const steps = { ...facts.steps, [key]: { ...(facts.steps[key] ?? { status: 'planned' }), moved } };
   return { refused, change: changeOfCourse(before, compileFor({ ...facts, steps }, planning)) };
+}
+
+/** Days ahead that are offered, as far as the window lasts. */
+const OFFERED = [7, 14, 28];
+
+/** The days offered that stay within a window, and its last days. */
+function daysWithin(window: PutOffAnswer['window'], today: string): string[] {
+  if (!window || window.closes <= addDays(today, 1)) return [];
+  const last = addDays(window.closes, -1);
+  const days = OFFERED.map((n) => addDays(today, n)).filter((d) => d < last);
+  return last > today ? [...days, last] : days;
+}
+
+/** What putting a step off until a day would cost: where it lands, and what moves with it. */
+export async function putOffCost(
+  sql: Sql,
+  planning: Planning,
+  { cohortId, stepKey, until }: AskPutOff,
+): Promise<PutOffAnswer> {
+  await openOwnStep(sql, cohortId, stepKey);
+  if (until <= planning.today) throw wrongField('until', `is not after today, ${planning.today}`);
+  const [facts] = await readyFacts(sql, [cohortId], planning);
+  const before = compileFor(facts, planning);
+  const fact = facts.steps[stepKey] ?? { status: 'planned' };
+  const putOff = { until, reason: 'not yet' };
+  const steps = { ...facts.steps, [stepKey]: { ...fact, missed: undefined, moved: undefined, putOff } };
+  const after = compileFor({ ...facts, steps }, planning);
+  const windowIn = (course: typeof before) => {
+    const step = course.steps.find((s) => s.key === stepKey);
+    return step?.opens && step.closes ? { opens: step.opens, closes: step.closes } : null;
+  };
+  const window = windowIn(before);
+  const change = changeOfCourse(before, after);
+  const { was, now } = change.ends;
+  return {
+    window,
+    lands: windowIn(after),
+    past: window !== null && until > window.closes,
+    endMoves: was && now ? daysBetween(was, now) : null,
+    within: daysWithin(window, planning.today),
+    change,
+  };
 }
 
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */

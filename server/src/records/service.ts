@@ -15,7 +15,15 @@ import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import type { Work, Writing, Written } from '../write/types.ts';
-import { findRecord, insertLines, insertUndo, insertWork, writtenWith, type StoredRecord } from './store.ts';
+import {
+  doneBefore,
+  findRecord,
+  insertLines,
+  insertUndo,
+  insertWork,
+  writtenWith,
+  type StoredRecord,
+} from './store.ts';
 
 /** What was recorded: why courses are planned again, and what it offers to go on with. */
 export interface RecordedWork {
@@ -72,6 +80,12 @@ export async function recordStep(
     const { live } = await sure(trx('cohort').where({ id: r.cohortId }).first('live'));
     const were = live + goneOf(work.losses);
     if (r.done > were) throw wrongField('done', `is more than the ${were} there were`);
+    const before = await doneBefore(trx, r);
+    if (before > 0 && r.done > Math.max(0, were - before))
+      throw wrongField(
+        'done',
+        `is more than the ${Math.max(0, were - before)} left: ${before} were done before`,
+      );
   }
   for (const f of w.followers) await f.after?.(w, work);
   const offers: StartOffer[] = [];

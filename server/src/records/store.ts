@@ -74,6 +74,20 @@ export const insertWork = (
 ): Promise<void> =>
   insertLines(sql, [{ ...r, kind: r.stepKey === null ? 'look' : 'work', details, personId, follows }]);
 
+/** Plants the same step was done on before, in parts. */
+export async function doneBefore(
+  sql: Sql,
+  r: Pick<NewRecord, 'id' | 'cohortId' | 'stepKey'>,
+): Promise<number> {
+  if (r.stepKey === null) return 0;
+  const row = await sql('standing_record')
+    .where({ cohortId: r.cohortId, stepKey: r.stepKey, kind: 'work', finished: false })
+    .whereNot('id', r.id)
+    .sum({ done: 'done' })
+    .first<{ done: string | null }>();
+  return Number(row.done ?? 0);
+}
+
 export const insertUndo = (
   sql: Sql,
   id: string,

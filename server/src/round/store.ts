@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { MissedStep, RoundStep } from '@gonimos/contract/round';
+import { doneInParts } from '../course/store.ts';
 import { operation, RISKS } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
 
@@ -90,6 +91,7 @@ async function stepsOf(
     .orderBy('t.turn')
     .select({ ...SHOWN, ...more })
     .select({
+      part: doneInParts(sql),
       guests: sql.raw(
         `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
           FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,

@@ -6,9 +6,17 @@ import type { Follower } from '../write/types.ts';
 
 /** Seed that is up is counted by the ledger. */
 export const emergenceFollower: Follower = {
-  check: (_w, { record, operation }) => {
+  check: (_w, { record, operation, losses, cohort }) => {
     if (operation?.asks.includes('emergence') && (record.details.emergence?.emerged ?? null) === null)
       throw wrongField('details.emergence.emerged', 'is missing: how many are up');
+    if (!operation?.asks.includes('emergence') || !record.finished) return;
+    const { live, pending } = cohort;
+    const gone = losses.reduce((n, l) => n + (l.kind === 'lost_before_emergence' ? l.count : 0), 0);
+    if (live + (record.details.emergence?.emerged ?? 0) === 0 && gone < pending)
+      throw wrongField(
+        'details.emergence.emerged',
+        `is none: count again later, or write the ${pending - gone} seeds off with the cause`,
+      );
   },
   entries: ({ record: r }) => {
     const count = r.details.emergence?.emerged ?? 0;

@@ -1,6 +1,7 @@
 import type { CountStock, StockRow } from '@gonimos/contract/stock';
 import { addDays } from '@gonimos/core/calendar';
 import { allocate, container, type Short, type Want } from '@gonimos/core/containers';
+import { doneInParts } from '../course/store.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
 
@@ -11,7 +12,8 @@ async function shelves(sql: Sql): Promise<Omit<StockRow, 'wanted'>[]> {
   const { rows } = await sql.raw<{ rows: Omit<StockRow, 'wanted'>[] }>(`
     SELECT s.container, s.arriving, s.arrives, s.version, s.counted_on AS "countedOn",
       greatest(0, s.counted - coalesce((
-        SELECT sum(coalesce(r.done, 0)) FROM standing_record r
+        SELECT sum(coalesce(r.done, (SELECT sum(e.count) FROM ledger_entry e
+          WHERE e.record_id = r.id AND e.type = 'potted'), 0)) FROM standing_record r
         WHERE r.kind = 'work' AND r.details -> 'potting' ->> 'container' = s.container
           AND r.seq > s.counted_seq), 0))::int AS have
     FROM container_stock s ORDER BY s.container`);
@@ -36,16 +38,16 @@ async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
       code: 'c.code',
       container: 's.container',
       on: 's.target',
-      live: 'c.live',
+      left: sql.raw('greatest(0, c.live - ?)', [doneInParts(sql)]),
     });
-  return rows.map((r: WantRow & { live: number }) => ({
+  return rows.map((r: WantRow & { left: number }) => ({
     cohortId: r.cohortId,
     key: r.key,
     code: r.code,
     container: r.container,
     on: r.on,
     id: `${r.cohortId} ${r.key}`,
-    count: container(r.container).shared ? Math.ceil(r.live / 60) : r.live,
+    count: container(r.container).shared ? Math.ceil(r.left / 60) : r.left,
   }));
 }
 

@@ -8,6 +8,7 @@ export const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: st
   code: c.code,
   live: c.live,
   pending: c.pending,
+  part: s.part,
   stepKey: s.key,
   operation: s.operation,
   title: s.title,

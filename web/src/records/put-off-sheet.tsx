@@ -1,10 +1,13 @@
+import { useEffect } from 'react';
 import { putOffStep } from '@gonimos/contract/records';
-import { addDays } from '@gonimos/core/calendar';
+import { addDays, isIsoDate } from '@gonimos/core/calendar';
 import { useContractForm } from '../common/contract-form';
+import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { Outcome } from './outcome';
-import { usePutOff } from './queries';
+import { PutOffCost } from './put-off-cost';
+import { usePutOff, usePutOffCost } from './queries';
 
 const REASONS = [
   'no time',
@@ -21,7 +24,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** "Not yet": until when and why; the course is planned again around it. */
+/** "Not yet": until when and why, with what it costs before it is said; days within the window come first. */
 export function PutOffSheet({ step, today, onClose }: Props) {
   const putOff = usePutOff();
   const { form, errors, send } = useContractForm({
@@ -29,48 +32,68 @@ export function PutOffSheet({ step, today, onClose }: Props) {
     schema: putOffStep,
     payload: (v) => ({ cohortId: step.cohortId, stepKey: step.stepKey, ...v }),
   });
+  const until = form.watch('until');
+  const { mutate: ask, data: cost } = usePutOffCost();
+  const { cohortId, stepKey } = step;
+  useEffect(() => {
+    if (isIsoDate(until) && until > today) ask({ cohortId, stepKey, until });
+  }, [ask, cohortId, stepKey, until, today]);
+  if (putOff.data)
+    return (
+      <Sheet title="Not yet" sub={`${step.code} · ${step.title}`} onClose={onClose}>
+        <Outcome result={putOff.data} today={today} onClose={onClose} />
+      </Sheet>
+    );
+  const within = cost?.within ?? [];
+  const beyond = [addDays(today, 28), addDays(today, 56)].filter((d) => !within.includes(d));
+  const dayButton = (day: string) => (
+    <button
+      key={day}
+      type="button"
+      aria-pressed={until === day}
+      className={`btn ${until === day ? 'btn-neutral' : 'btn-outline'}`}
+      onClick={() => form.setValue('until', day)}
+    >
+      {shortDate(day, today)}
+    </button>
+  );
   return (
     <Sheet title="Not yet" sub={`${step.code} · ${step.title}`} onClose={onClose}>
-      {putOff.data ? (
-        <Outcome result={putOff.data} today={today} onClose={onClose} />
-      ) : (
-        <form className="grid gap-5" onSubmit={send(putOff)} noValidate>
-          {(errors.root ?? putOff.error) && <Trouble>{(errors.root ?? putOff.error)?.message}</Trouble>}
-          <Field label="Put off until" error={errors.until?.message}>
-            <input type="date" className="input" min={addDays(today, 1)} {...form.register('until')} />
-          </Field>
-          <div className="flex flex-wrap gap-2">
-            {[7, 14, 28].map((n) => (
-              <button
-                key={n}
-                type="button"
-                className="btn btn-outline"
-                onClick={() => form.setValue('until', addDays(today, n))}
-              >
-                {n / 7} week{n > 7 ? 's' : ''}
-              </button>
-            ))}
-          </div>
-          <Field label="Why" hint="kept with the step and shown" error={errors.reason?.message}>
-            <input className="input" autoComplete="off" {...form.register('reason')} />
-          </Field>
-          <div className="flex flex-wrap gap-2">
-            {REASONS.map((r) => (
-              <button
-                key={r}
-                type="button"
-                className="btn btn-outline"
-                onClick={() => form.setValue('reason', r)}
-              >
-                {r}
-              </button>
-            ))}
-          </div>
-          <button className="btn btn-primary btn-tall" disabled={putOff.isPending}>
-            Put off and plan again
-          </button>
-        </form>
-      )}
+      <form className="grid gap-5" onSubmit={send(putOff)} noValidate>
+        {(errors.root ?? putOff.error) && <Trouble>{(errors.root ?? putOff.error)?.message}</Trouble>}
+        {within.length > 0 && (
+          <fieldset>
+            <legend className="mb-1 font-semibold">Within its window</legend>
+            <div className="flex flex-wrap gap-2">{within.map(dayButton)}</div>
+          </fieldset>
+        )}
+        <fieldset>
+          <legend className="mb-1 font-semibold">{within.length > 0 ? 'Beyond it' : 'Until'}</legend>
+          <div className="flex flex-wrap gap-2">{beyond.map(dayButton)}</div>
+        </fieldset>
+        <Field label="Put off until" error={errors.until?.message}>
+          <input type="date" className="input" min={addDays(today, 1)} {...form.register('until')} />
+        </Field>
+        {cost && <PutOffCost cost={cost} today={today} />}
+        <Field label="Why" hint="kept with the step and shown" error={errors.reason?.message}>
+          <input className="input" autoComplete="off" {...form.register('reason')} />
+        </Field>
+        <div className="flex flex-wrap gap-2">
+          {REASONS.map((r) => (
+            <button
+              key={r}
+              type="button"
+              className="btn btn-outline btn-sm"
+              onClick={() => form.setValue('reason', r)}
+            >
+              {r}
+            </button>
+          ))}
+        </div>
+        <button className="btn btn-primary btn-tall" disabled={putOff.isPending}>
+          Put off and plan again
+        </button>
+      </form>
     </Sheet>
   );
 }

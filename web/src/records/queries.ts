@@ -1,4 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import type { AskPutOff, PutOffAnswer } from '@gonimos/contract/moves';
 import type { Outcome } from '@gonimos/contract/outcome';
 import type { NewRecord, PutOffStep, RecordRow } from '@gonimos/contract/records';
 import { call, get } from '../common/api';
@@ -19,6 +20,9 @@ export const useRecordWork = (draft?: string) =>
     offerUndo(outcome.recordId, `Recorded. ${countWords(outcome)}.`, outcome.moved.length);
     return outcome;
   }, draft);
+/** A question, asked again as the day is changed. */
+export const usePutOffCost = () =>
+  useMutation({ mutationFn: (a: AskPutOff) => call<PutOffAnswer>('POST', '/calc/put-off', a) });
 export const usePutOff = () =>
   useWrite(async (p: Unsent<PutOffStep>, id) => {
     const outcome = await call<Outcome>('POST', '/put-offs', { ...p, id });

@@ -17,6 +17,7 @@ import { NUMBER } from './asks/ask';
 import { Losses } from './losses';
 import { Outcome } from './outcome';
 import { useRecordWork } from './queries';
+import { SplitRest } from './split-rest';
 
 function firstOf(step: Recordable, asks: readonly Ask[], today: string): Inputs {
   const seed = step.live === 0 && step.pending > 0;
@@ -115,6 +116,12 @@ export function RecordSheet({ step, today, onClose }: Props) {
   });
   useDraft(draft, form);
   const fault = errors.root?.message ?? work.error?.message;
+  const left = Math.max(0, step.live - step.part);
+  // a part of them leaves the step open for the rest
+  const finish = (e: { target: { value: string } }) => {
+    const typed = typedOrNull(e.target.value);
+    form.setValue('finished', typed === null || typed >= left);
+  };
 
   const parts = (counts: boolean) =>
     asks
@@ -129,11 +136,14 @@ export function RecordSheet({ step, today, onClose }: Props) {
         />
       ));
 
+  const told = form.getValues();
+  const rest = told.finished ? 0 : left - (typedOrNull(told.done) ?? 0);
   if (work.data)
     return (
       <Sheet title={step.title} sub={step.code} onClose={onClose}>
         <div className="grid gap-5">
           <Outcome result={work.data} today={today} onClose={onClose} />
+          {rest > 0 && <SplitRest step={step} rest={rest} today={today} />}
           <AddPicture cohortId={step.cohortId} record={work.data.recordId} />
         </div>
       </Sheet>
@@ -166,10 +176,14 @@ export function RecordSheet({ step, today, onClose }: Props) {
         {batch && (
           <Field
             label="Plants done"
-            hint={`of ${step.live}; leave empty for all`}
+            hint={
+              step.part > 0
+                ? `${step.part} were done before, ${left} are left; leave empty for all of them`
+                : `of ${step.live}; leave empty for all`
+            }
             error={errors.done?.message}
           >
-            <input {...NUMBER} placeholder={String(step.live)} {...form.register('done')} />
+            <input {...NUMBER} placeholder={String(left)} {...form.register('done', { onChange: finish })} />
           </Field>
         )}
         {parts(true)}

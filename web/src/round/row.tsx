@@ -31,6 +31,7 @@ interface Props {
 /** What is to be done and how much of it, in one line. */
 function detailOf(s: RoundStep): string {
   const words = [
+    s.part > 0 ? `${s.part} done, ${Math.max(0, s.live - s.part)} left` : null,
     s.container ? `into ${container(s.container).name}` : null,
     s.rootCut ? `up to ${percent(s.rootCut.take)} of the root` : null,
     s.topCut ? `no more than ${percent(s.topCut.take)} of the top, to live growth` : null,
@@ -65,6 +66,13 @@ function More({ step: s, today }: { step: RoundStep; today: string }) {
   );
 }
 
+/** "All 127 done", after a part of them "The other 67 done". */
+function doneWords(s: RoundStep): string {
+  const left = Math.max(0, s.live - s.part);
+  if (s.part > 0) return left > 0 ? `The other ${left} done` : 'Finish it';
+  return s.live > 1 ? `All ${s.live} done` : 'Done';
+}
+
 const QUIET = 'btn btn-ghost btn-sm min-h-12 grow border-base-300 px-3 lg:min-h-8 lg:grow-0';
 
 /** Everything that may be done with the step one is at. */
@@ -78,7 +86,7 @@ function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void })
           className="btn btn-primary min-h-13 grow basis-full lg:btn-sm lg:min-h-8 lg:grow-0 lg:basis-auto"
           onClick={() => act('all')}
         >
-          {s.live > 1 ? `All ${s.live} done` : 'Done'}
+          {doneWords(s)}
           <span className="sr-only">, {s.code}</span>
         </button>
       )}

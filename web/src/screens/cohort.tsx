@@ -318,6 +318,7 @@ export function Cohort() {
             taxonId: cohort.taxonId,
             stepKey: null,
             operation: null,
+            part: 0,
             title: 'A look',
             live: cohort.live,
             pending: cohort.emerged > 0 ? 0 : cohort.pending,

@@ -14,6 +14,8 @@ export interface Recordable {
   title: string;
   live: number;
   pending: number;
+  /** plants it was done on before, in parts */
+  part: number;
   container: string | null;
   minutes: number;
   rootCut: { wanted: number; limit: number; take: number } | null;
