@@ -28,6 +28,7 @@ export async function enter(
   const context = await browser.newContext({
     viewport,
     baseURL: base,
+    locale: 'en-GB',
     colorScheme: dark ? 'dark' : 'light',
     acceptDownloads: true,
   });

@@ -9,5 +9,13 @@ export const sheetGone = (page: Page) => sheet(page).waitFor({ state: 'detached'
 export const ask = <T>(page: Page, path: string): Promise<T> =>
   page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as Promise<T>, path);
 
+/** Chooses one of a long list by typing its name. */
+export async function pick(page: Page, label: string, name: string): Promise<void> {
+  const box = page.getByRole('combobox', { name: label });
+  await box.fill('');
+  await box.fill(name);
+  await page.getByRole('option', { name }).first().click();
+}
+
 export const find = async (page: Page, code: string): Promise<CohortRow> =>
   (await ask<CohortRow[]>(page, '/cohorts')).find((c) => c.code === code)!;

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import type { Page } from 'playwright-core';
 import { here } from './here.ts';
-import { sheet } from './page.ts';
+import { pick, sheet } from './page.ts';
 
 describe('the plan bends in the browser', () => {
   const at = here();
@@ -167,7 +167,7 @@ describe('the plan bends in the browser', () => {
     await page.getByRole('button', { name: 'Keep this version' }).click();
     await page.getByRole('heading', { name: 'Your own' }).waitFor();
     await page.goto('/cohorts/new');
-    await page.getByLabel('Programme').selectOption({ label: 'Maples, our way' });
+    await pick(page, 'Programme', 'Maples, our way');
     await page.getByLabel('Seeds').fill('50');
     await page.getByLabel('Code').fill('FM-OWN');
     await page.getByRole('button', { name: 'Enter this cohort' }).click();
@@ -203,7 +203,7 @@ describe('the plan bends in the browser', () => {
     await card.getByText('−3 °C').waitFor();
     await card.getByText('Your data, version 1').waitFor();
     await page.goto('/cohorts/new');
-    await page.getByLabel('Taxon').selectOption({ label: 'dwarf field maple (Acer campestre)' });
+    await pick(page, 'Taxon', 'dwarf field maple');
     await page.getByLabel('Seeds').fill('50');
     await page.getByLabel('Code').fill('DF-1');
     await page.getByRole('button', { name: 'Enter this cohort' }).click();

@@ -30,7 +30,7 @@ const tab = (name: string) => async (page: Page) => {
 /** Every screen and sheet of the demo on its opening day, in an order in which each is reached from the one before. */
 export const SCREENS: readonly Screen[] = [
   { name: 'round', ready: 'Have ready', reach: at('/'), picture: 'round' },
-  { name: 'recording sheet', ready: 'Next time', reach: press(/^Record/) },
+  { name: 'recording sheet', ready: 'Next time', reach: press(/^(Record|Other result)/) },
   { name: 'why', ready: 'What would change it', reach: press('Why') },
   { name: 'not yet', ready: 'Put off until', reach: press('Not yet') },
   { name: 'found', ready: 'What now', reach: press(/^Found/) },
@@ -64,6 +64,10 @@ export const SCREENS: readonly Screen[] = [
     ready: 'only roots count',
     reach: async (page) => {
       await page.goto('/');
+      await page
+        .getByRole('heading', { name: /^Cutting check/ })
+        .first()
+        .click();
       await press(/^Record Cutting check/)(page);
     },
   },

@@ -9,12 +9,17 @@ import { array, boolean, string, type InferType } from 'yup';
 import { choices } from './schools.ts';
 import { body, code, containerId, count, id, measure, name, programmeId, taxonId, text } from './fields.ts';
 
+const SOME_DAY = '2000-06-15';
 /** A start may be known to the day, month, season, year or as a range. */
 const started = () =>
   string()
     .required('is missing')
-    .test('uncertain', 'is not a date such as 2027-03-12, 2027-03, spring 2027 or 2026-2027', (v) =>
-      Boolean(v && readUncertainDate(v, 'north')),
+    .test(
+      'uncertain',
+      'is not a date such as 2027-03-12, spring 2027 or 2026-2027, nor an age such as 2 or 3 years',
+      (v) =>
+        // which day it is told on does not decide whether it can be read
+        Boolean(v && readUncertainDate(v, 'north', SOME_DAY)),
     );
 
 /** Where the plants stand from now on. */

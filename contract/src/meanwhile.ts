@@ -10,6 +10,8 @@ export type Seen = InferType<typeof seen>;
 export interface Meanwhile {
   /** the day up to which they have seen it; null: they are here for the first time */
   since: string | null;
+  /** the day it was asked on */
+  today: string;
   days: number;
   /** what others took down */
   records: {

@@ -80,7 +80,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: '/fittings', ...page(() => import('./fittings/fittings').then((m) => m.Fittings)) },
-      { path: '/meanwhile', ...page(() => import('./meanwhile/meanwhile').then((m) => m.Meanwhile)) },
+      { path: '/meanwhile', ...page(() => import('./screens/meanwhile').then((m) => m.Meanwhile)) },
       { path: '/season', ...page(() => import('./season/season').then((m) => m.Season)) },
       { path: '/nursery', ...page(() => import('./screens/nursery').then((m) => m.Nursery)) },
     ],

@@ -17,9 +17,14 @@ const span = (from: number, to: number, said: string): UncertainDate => ({
 /**
  * Reads "2024-03-14", "2024-03", "spring 2021", "2021", "2019-2021" or "2019-03-01..2020-06-30".
  * Seasons follow the hemisphere; winter is named by the year its January or July stands in.
+ * With `today` also ages, in full years: "3 years", "2 or 3 years".
  * Returns null when the text is none of these, or a range runs backwards.
  */
-export function readUncertainDate(text: string, hemisphere: Hemisphere): UncertainDate | null {
+export function readUncertainDate(
+  text: string,
+  hemisphere: Hemisphere,
+  today?: IsoDate,
+): UncertainDate | null {
   const said = text.trim().toLowerCase().replace(/\s+/g, ' ');
   if (isIsoDate(said)) return { from: said, to: said, said };
 
@@ -41,6 +46,18 @@ export function readUncertainDate(text: string, hemisphere: Hemisphere): Uncerta
     const a = Number(years[1]);
     const b = Number(years[2] ?? years[1]);
     return a >= 1900 && b < 2200 && a <= b ? span(dayOf(a, 1, 1), dayOf(b, 12, 31), said) : null;
+  }
+
+  const age = /^(\d{1,2})(?:\s?(?:-|or|to)\s?(\d{1,2}))? years?(?: old)?$/.exec(said);
+  if (age && today) {
+    const least = Number(age[1]);
+    const most = Number(age[2] ?? age[1]);
+    if (least > most) return null;
+    const [y, m, d] = today.split('-').map(Number);
+    const from = dayOf(y - most - 1, m, d) + 1;
+    const to = dayOf(y - least, m, d);
+    // kept as days: an age is true only on the day it is told
+    return span(from, to, `${toIso(from)}..${toIso(to)}`);
   }
 
   const season = /^(winter|spring|summer|autumn|fall) (\d{4})$/.exec(said);

@@ -256,6 +256,19 @@ describe('course: rules', () => {
   });
 });
 
+describe('an age told for a start', () => {
+  it('reaches from the day before which it would be older to the day after which it would be younger', () => {
+    const read = (text: string) => readUncertainDate(text, 'north', '2037-03-09');
+    expect(read('2 or 3 years')).to.include({ from: '2033-03-10', to: '2035-03-09' });
+    expect(read('3 years old')).to.include({ from: '2033-03-10', to: '2034-03-09' });
+    // what is kept says the same on any other day
+    const { said, from, to } = read('2 or 3 years')!;
+    expect(readUncertainDate(said, 'north', '2040-01-01')).to.include({ from, to });
+    expect(read('3 or 2 years')).to.equal(null);
+    expect(readUncertainDate('2 years', 'north')).to.equal(null);
+  });
+});
+
 describe('uncertain dates', () => {
   it('reads what growers write, in both hemispheres, and refuses the rest', () => {
     const north = (t: string) => readUncertainDate(t, 'north');

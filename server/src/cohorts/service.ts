@@ -35,8 +35,8 @@ const OLDEST = 100;
 /** The start as dates, refused when it lies ahead. */
 export async function readStart(sql: Sql, said: string) {
   const nursery = await readNursery(sql);
-  const started = readUncertainDate(said, hemisphereOf(nursery.latitude))!;
   const today = todayAt(nursery);
+  const started = readUncertainDate(said, hemisphereOf(nursery.latitude), today)!;
   if (started.from > today) throw wrongField('started', `is after today, ${today}`);
   if (Number(today.slice(0, 4)) - Number(started.from.slice(0, 4)) > OLDEST)
     throw wrongField(

@@ -126,7 +126,7 @@ export async function readPlans(sql: Sql, ids: readonly string[]): Promise<Map<s
 export const doneInParts = (sql: Sql) =>
   sql.raw(
     `coalesce((SELECT sum(w.done) FROM standing_record w WHERE w.cohort_id = s.cohort_id AND w.step_key = s.key
-      AND w.kind = 'work' AND NOT w.finished), 0)::int`,
+      AND w.kind = 'work' AND NOT w.finished AND NOT w.details \\? 'cuttings'), 0)::int`,
   );
 
 /** A step of a kept course beside what was last said of it. */

@@ -170,7 +170,9 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
       steps[key] = { ...now, missed: undefined, again: { on: r.onDate, found: r.details.looks.again } };
     // a part that was split off begins anew with what was left for it
     else if (r.kind === 'work' && !r.finished) {
-      if (r.cohortId === c.id) steps[key] = { ...now, part: (now.part ?? 0) + (r.done ?? 0) };
+      // cuttings that were looked at are looked at again
+      if (r.cohortId === c.id && !r.details.cuttings)
+        steps[key] = { ...now, part: (now.part ?? 0) + (r.done ?? 0) };
     } else if (r.kind === 'work')
       steps[key] = {
         status: 'done',

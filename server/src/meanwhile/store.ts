@@ -40,7 +40,8 @@ async function movedSince(sql: Sql, since: string): Promise<Meanwhile['moved']> 
        WHERE on_date > :since ORDER BY cohort_id, key, at DESC) l USING (cohort_id, key)
      JOIN cohort c ON c.id = f.cohort_id AND c.growing
      JOIN course_step s ON s.cohort_id = f.cohort_id AND s.key = f.key AND s.status IN ('planned', 'none')
-     WHERE s.chain IS NULL AND (s.opens IS NULL) <> (f.was_opens IS NULL) OR abs(s.opens - f.was_opens) >= :days
+     WHERE s.chain IS NULL
+       AND ((s.opens IS NULL) <> (f.was_opens IS NULL) OR abs(s.opens - f.was_opens) >= :days)
      ORDER BY abs(coalesce(s.opens - f.was_opens, 9999)) DESC, c.code LIMIT :most`,
     { since, days: WORTH_TELLING, most: MOST },
   );
@@ -60,7 +61,7 @@ const lostSince = (sql: Sql, since: string): Promise<Meanwhile['lost']> =>
 /** What happened since a person was last here. */
 export async function readMeanwhile(sql: Sql, personId: string, today: string): Promise<Meanwhile> {
   const { seenTo: since } = await sure(sql('person').where({ id: personId }).first('seenTo'));
-  const nothing: Meanwhile = { since, days: 0, records: [], moved: [], lost: [], coldest: null };
+  const nothing: Meanwhile = { since, today, days: 0, records: [], moved: [], lost: [], coldest: null };
   if (since === null || since >= today) return nothing;
   const [records, moved, lost, coldest] = await Promise.all([
     recordsSince(sql, since, personId),
@@ -68,7 +69,7 @@ export async function readMeanwhile(sql: Sql, personId: string, today: string): 
     lostSince(sql, since),
     sql('weather_day').where('onDate', '>', since).orderBy('tmin').first({ on: 'onDate', tmin: 'tmin' }),
   ]);
-  return { since, days: daysBetween(since, today), records, moved, lost, coldest: coldest ?? null };
+  return { since, today, days: daysBetween(since, today), records, moved, lost, coldest: coldest ?? null };
 }
 
 export const setSeen = (trx: Trx, personId: string, today: string): Promise<unknown> =>

@@ -83,6 +83,7 @@ export async function doneBefore(
   const row = await sql('standing_record')
     .where({ cohortId: r.cohortId, stepKey: r.stepKey, kind: 'work', finished: false })
     .whereNot('id', r.id)
+    .whereRaw("NOT details \\? 'cuttings'")
     .sum({ done: 'done' })
     .first<{ done: string | null }>();
   return Number(row.done ?? 0);

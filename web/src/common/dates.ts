@@ -1,12 +1,15 @@
 import { daysBetween, isIsoDate, toDay, yearOf } from '@gonimos/core/calendar';
+import { dateOrder } from './date-order';
 
+const LOCALE = { 'day first': 'en-GB', 'month first': 'en-US' }[dateOrder()];
 const format = (options: Intl.DateTimeFormatOptions) => {
-  const f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
+  const f = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' });
   return (iso: string) => f.format(toDay(iso) * 86_400_000);
 };
 const dayMonth = format({ day: 'numeric', month: 'short' });
 const dayMonthYear = format({ day: 'numeric', month: 'short', year: 'numeric' });
 export const weekdayDate = format({ weekday: 'short', day: 'numeric', month: 'long' });
+export const fullDate = format({ weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 export const monthYear = format({ month: 'long', year: 'numeric' });
 export const monthName = format({ month: 'short' });
 
@@ -21,8 +24,11 @@ export function dateSpan(from: string, to: string, today: string): string {
 }
 
 /** A start as the grower said it; a plain day is written like any other. */
-export const saidDate = (said: string, today: string): string =>
-  isIsoDate(said) ? shortDate(said, today) : said;
+export function saidDate(said: string, today: string): string {
+  const range = /^(\d{4}-\d{2}-\d{2})\.\.(\d{4}-\d{2}-\d{2})$/.exec(said);
+  if (range) return dateSpan(range[1], range[2], today);
+  return isIsoDate(said) ? shortDate(said, today) : said;
+}
 
 /** "today", "in 5 days", "3 days ago". */
 export function fromNow(iso: string, today: string): string {
@@ -49,4 +55,4 @@ export function duration(minutes: number): string {
 
 /** A moment that was kept by the server, in the time of whoever looks. */
 export const momentOf = (at: string): string =>
-  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(at));
+  new Intl.DateTimeFormat(LOCALE, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(at));

@@ -16,7 +16,7 @@ interface Props {
   value: string;
   onChoose: (id: string) => void;
   error?: string | undefined;
-  hint?: string;
+  hint?: string | undefined;
   placeholder?: string;
 }
 
@@ -61,7 +61,7 @@ export function Pick({ label, choices, value, onChoose, error, hint, placeholder
         placeholder={placeholder}
         aria-invalid={error ? true : undefined}
         aria-describedby={error || hint ? more : undefined}
-        {...box.getInputProps({ onFocus: (e) => e.currentTarget.select(), onClick: () => box.openMenu() })}
+        {...box.getInputProps({ onFocus: (e) => e.currentTarget.select() })}
       />
       <ul
         className={`absolute inset-x-0 z-20 mt-1 max-h-72 overflow-y-auto rounded-box border border-base-300 bg-base-100 py-1 shadow-lg ${box.isOpen ? '' : 'hidden'}`}

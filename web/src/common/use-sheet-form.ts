@@ -35,6 +35,11 @@ export function useSheetForm<V extends object, P extends { id: string }>({
       value: v[name] as string,
       onChange: (e: { target: { value: string } }) => set((was) => ({ ...was, [name]: e.target.value })),
     }),
+    /** value and change of one day */
+    day: <K extends keyof V>(name: K) => ({
+      value: v[name] as string,
+      onChange: (iso: string) => set((was) => ({ ...was, [name]: iso })),
+    }),
     faults: { ...(tried ? faultsOf(schema, now) : {}), ...write.faults },
     submit: (e: FormEvent) => {
       e.preventDefault();

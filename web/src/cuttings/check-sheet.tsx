@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
 import { useRef, useState } from 'react';
 import { cuttingCheck, type CheckOutcome } from '@gonimos/contract/cuttings';
@@ -150,13 +151,7 @@ export function CheckSheet({ step, today, onClose }: Props) {
         )}
         <div className="grid gap-5 xs:grid-cols-2">
           <Field label="Day" error={faults.on}>
-            <input
-              type="date"
-              className="input"
-              max={today}
-              value={v.on}
-              onChange={(e) => set({ ...v, on: e.target.value })}
-            />
+            <DayInput max={today} value={v.on} onChange={(day) => set({ ...v, on: day })} />
           </Field>
           {t.dead > 0 && (
             <Field label="Died of">

@@ -1,3 +1,4 @@
+import { FormDay } from '../common/form-day';
 import { useMemo, useRef } from 'react';
 import { newRecord, workOn } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
@@ -65,7 +66,7 @@ export function PutOnSheet({ today, cohortId = '', onClose }: Props) {
           <input className="input" autoComplete="off" {...form.register('note')} />
         </Field>
         <Field label="To be off, or looked at, by" error={errors.due?.message}>
-          <input type="date" className="input" min={today} {...form.register('due')} />
+          <FormDay form={form} name="due" min={today} />
         </Field>
         <button className="btn btn-primary btn-tall" disabled={work.isPending}>
           Put it on

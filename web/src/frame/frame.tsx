@@ -5,7 +5,9 @@ import { PlanningLine } from '../course/planning-line';
 import { UndoBar } from '../common/undo';
 import { BackupLine } from '../everything/backup-line';
 import { PlaceOptions } from '../nursery/place-options';
-import { useNursery, usePlaces } from '../nursery/queries';
+import { Today } from '../common/today';
+import { useNursery, usePlaces, useToday } from '../nursery/queries';
+import { useSession } from '../people/session';
 import { useRound } from '../round/queries';
 import { usePlaceChoice } from '../season/place-choice';
 import { useSeason } from '../season/queries';
@@ -52,6 +54,7 @@ const QUIET = 'btn btn-ghost btn-sm min-h-8 gap-1.5 px-2';
 function Head({ onFind, onMe }: { onFind: () => void; onMe: () => void }) {
   const nursery = useNursery().data;
   const due = useRound().data?.open;
+  const name = useSession().data?.person?.name ?? '';
   return (
     <div className="hidden items-end gap-4 lg:flex">
       <p className="max-w-52 truncate pb-2 font-head text-xl font-bold">{nursery?.name}</p>
@@ -69,8 +72,10 @@ function Head({ onFind, onMe }: { onFind: () => void; onMe: () => void }) {
         <button type="button" className={QUIET} onClick={onFind}>
           <Search size={17} /> Find <kbd className="soft max-xl:hidden">/</kbd>
         </button>
-        <button type="button" className={QUIET} aria-label="You and this device" onClick={onMe}>
-          <UserRound size={18} />
+        <button type="button" className={QUIET} onClick={onMe}>
+          <span className="sr-only">You and this device: </span>
+          <UserRound size={18} aria-hidden="true" />
+          {name.split(' ')[0]}
         </button>
       </span>
     </div>
@@ -139,6 +144,7 @@ export function Frame() {
   const [open, setOpen] = useState<Open>(null);
   const { pathname } = useLocation();
   const go = useNavigate();
+  const today = useToday();
   const close = () => setOpen(null);
   useKeys({ '/': () => setOpen('find'), '?': () => setOpen('keys') });
   useChord('g', Object.fromEntries(WAYS.map((w) => [w.key, () => void go(w.to)])));
@@ -156,7 +162,9 @@ export function Frame() {
       <div className="flex grow">
         {BESIDE_BEDS.test(pathname) && <Beds />}
         <main id="work" className="min-w-0 grow pb-24 lg:pb-10">
-          <Outlet />
+          <Today value={today}>
+            <Outlet />
+          </Today>
         </main>
       </div>
       <Bar onAll={() => setOpen('me')} />

@@ -1,5 +1,6 @@
-import { LogOut, MoonStar, Sun } from 'lucide-react';
+import { CalendarDays, LogOut, MoonStar, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { dateOrder, keepDateOrder } from '../common/date-order';
 import { Sheet } from '../common/sheet';
 import { useNursery, useStepCalendar } from '../nursery/queries';
 import { useSession, useSignOut } from '../people/session';
@@ -65,6 +66,13 @@ export function Me({ dark, flip, onKeys, onClose }: Props) {
           </NavLink>
         ))}
         <DemoCalendar className="py-2 lg:hidden" />
+        <button
+          type="button"
+          className={LINE}
+          onClick={() => keepDateOrder(dateOrder() === 'day first' ? 'month first' : 'day first')}
+        >
+          <CalendarDays size={20} /> Dates as {dateOrder() === 'day first' ? 'Mar 9' : '9 Mar'}
+        </button>
         <button type="button" className={LINE} onClick={flip}>
           {dark ? <Sun size={20} /> : <MoonStar size={20} />} {dark ? 'Light' : 'Dark'}
         </button>

@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { percent } from '@gonimos/core/words';
 import { newLayerEvent, type Layer, type ParentLayers } from '@gonimos/contract/layers';
 import { CONTAINERS } from '@gonimos/core/containers';
@@ -25,7 +26,7 @@ const LOOKS: ReadonlySet<string> = new Set(['looked', 'rewrapped', 'failed', 'op
 export function EventSheet({ layer, data, today, onClose }: Props) {
   const tell = useLayerEvent(layer.cohortId);
   const kinds = LAYER_EVENTS.filter((k) => mayFollow(layer.state, k));
-  const { v, set, field, faults, submit } = useSheetForm({
+  const { v, set, field, day, faults, submit } = useSheetForm({
     first: {
       kind: kinds[0],
       on: today,
@@ -74,7 +75,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
           </p>
         )}
         <Field label="Day" error={faults.on}>
-          <input type="date" className="input" max={today} {...field('on')} />
+          <DayInput max={today} {...day('on')} />
         </Field>
         {looks && v.kind !== 'opened' && (
           <Field label="Found" error={faults.found}>

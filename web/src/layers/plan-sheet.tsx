@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
 import { percent } from '@gonimos/core/words';
 import { useDeferredValue, useState } from 'react';
@@ -213,7 +214,7 @@ export function PlanSheet({
           hint="an expected day may be tried out; what is cut is entered with its real one"
           error={faults.on}
         >
-          <input type="date" className="input" value={on} onChange={(e) => setOn(e.target.value)} />
+          <DayInput value={on} onChange={(day) => setOn(day)} />
         </Field>
         {drawn.map((d, i) => (
           <DrawnFields

@@ -1,3 +1,4 @@
+import { FormDay } from '../common/form-day';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
 import { useContractForm } from '../common/contract-form';
@@ -63,7 +64,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
           </select>
         </Field>
         <Field label="Day" error={errors.on?.message}>
-          <input type="date" className="input" max={today} {...form.register('on')} />
+          <FormDay form={form} name="on" max={today} />
         </Field>
         <Field label={type === 'recount' ? 'Plants found' : 'How many'} error={errors.count?.message}>
           <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />

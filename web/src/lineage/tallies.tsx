@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
 import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -75,7 +76,7 @@ export function Tallies({ cohort, today }: { cohort: Cohort; today: string }) {
 function TallySheet({ cohort, today, onClose }: { cohort: Cohort; today: string; onClose: () => void }) {
   const tell = useTally(cohort.id);
   const first: Record<string, string> = { kind: 'wire', on: today, note: '', s0: '', s1: '', s2: '' };
-  const { v, field, faults, submit } = useSheetForm({
+  const { v, field, day, faults, submit } = useSheetForm({
     first,
     schema: newTally,
     payload: (x) => ({
@@ -108,7 +109,7 @@ function TallySheet({ cohort, today, onClose }: { cohort: Cohort; today: string;
           ))}
         </div>
         <Field label="Day" error={faults.on}>
-          <input type="date" className="input" max={today} {...field('on')} />
+          <DayInput max={today} {...day('on')} />
         </Field>
         <Field label="Note">
           <input className="input" autoComplete="off" {...field('note')} />

@@ -2,7 +2,6 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { plural } from '@gonimos/core/words';
 import { shortDate } from '../common/dates';
-import { useToday } from '../nursery/queries';
 import { useMeanwhile, useSeen } from './queries';
 
 /** From so many days away on, what happened is told; what happened in fewer was seen from day to day. */
@@ -12,11 +11,10 @@ const AWAY_DAYS = 3;
 export function MeanwhileLine({ missed }: { missed: number }) {
   const { data } = useMeanwhile();
   const { mutate: seen } = useSeen();
-  const today = useToday();
-  const here = data !== undefined && data.days < AWAY_DAYS && data.since !== today;
+  const here = data !== undefined && data.days < AWAY_DAYS && data.since !== data.today;
   useEffect(() => {
-    if (here && today !== '') seen(null);
-  }, [here, today, seen]);
+    if (here) seen(null);
+  }, [here, seen]);
   if (!data || data.days < AWAY_DAYS) return null;
   const told = [
     missed > 0 && `${missed} missed`,
@@ -26,7 +24,7 @@ export function MeanwhileLine({ missed }: { missed: number }) {
   return (
     <section className="no-print mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 bg-[var(--slip)] px-4 py-2">
       <p className="grow">
-        <strong>You were last here {shortDate(data.since!, today)}.</strong>{' '}
+        <strong>You were last here {shortDate(data.since!, data.today)}.</strong>{' '}
         {told.length > 0 ? `${told.join(', ')}.` : 'Nothing happened that you need to know.'}
       </p>
       <Link to="/meanwhile" className="btn btn-sm btn-outline min-h-11 lg:min-h-9">

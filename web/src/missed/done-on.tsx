@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { useState } from 'react';
 import type { MissedStep } from '@gonimos/contract/round';
 import { plural } from '@gonimos/core/words';
@@ -33,13 +34,7 @@ export function DoneOn({ steps, today, busy, fault, onSay, onClose }: Props) {
           Done for all plants, with nothing lost. Losses or counts to tell? Use ‘Do it now’ and set the day.
         </p>
         <Field label="Done on" error={fault}>
-          <input
-            type="date"
-            className="input"
-            max={today}
-            value={on}
-            onChange={(e) => setOn(e.target.value)}
-          />
+          <DayInput max={today} value={on} onChange={(day) => setOn(day)} />
         </Field>
         <button className="btn btn-primary btn-tall" disabled={busy || on === ''}>
           Record it

@@ -100,7 +100,10 @@ export function MissedList({ steps, today, first = 1, onRecord }: Props) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [doneOn, setDoneOn] = useState<readonly MissedStep[] | null>(null);
   if (steps.length === 0) return null;
-  const shown = all ? steps : steps.slice(0, first);
+  const whole = all || steps.length <= first;
+  const shown = whole ? steps : steps.slice(0, first);
+  // one alone needs no choosing
+  const choosing = whole && may && steps.length > 1;
   const picked = steps.filter((m) => chosen.has(idOf(m)));
   const say = (what: MissedAnswer, which: readonly MissedStep[], on: string | null = null) =>
     answer.mutate(
@@ -138,20 +141,20 @@ export function MissedList({ steps, today, first = 1, onRecord }: Props) {
         </button>
       </h2>
       {answer.error && <Trouble>{answer.error.message}</Trouble>}
-      <ul className={`divide-y divide-accent/20 ${all ? '' : 'max-lg:hidden'}`}>
+      <ul className={`divide-y divide-accent/20 ${whole ? '' : 'max-lg:hidden'}`}>
         {shown.map((m) => (
           <Line
             key={idOf(m)}
             step={m}
             today={today}
-            chosen={all && may ? chosen.has(idOf(m)) : null}
+            chosen={choosing ? chosen.has(idOf(m)) : null}
             choose={(on) => choose(m, on)}
             open={(what) => (what === 'record' ? onRecord(m) : setDoneOn([m]))}
             answer={(a) => say(a, [m])}
           />
         ))}
       </ul>
-      {all && may && (
+      {choosing && (
         <p className="no-print flex flex-wrap items-center gap-2 py-2">
           <button
             type="button"

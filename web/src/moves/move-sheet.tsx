@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { RULE_WORDS } from '@gonimos/core/course';
 import { useEffect, useState } from 'react';
 import { Change } from '../common/change';
@@ -44,13 +45,7 @@ export function MoveSheet({ cohortId, code, step, to, today, onClose }: Props) {
               : undefined
           }
         >
-          <input
-            type="date"
-            className="input"
-            min={today}
-            value={day}
-            onChange={(e) => setDay(e.target.value)}
-          />
+          <DayInput min={today} value={day} onChange={(day) => setDay(day)} />
         </Field>
         {(ask.error ?? move.error) && <Trouble>{(move.error ?? ask.error)!.message}</Trouble>}
         {refused && (

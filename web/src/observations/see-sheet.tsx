@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import { OBSERVATIONS, OBSERVATION_KINDS, type ObservationKind } from '@gonimos/core/season';
@@ -127,13 +128,7 @@ export function SeeSheet({
           </select>
         </Field>
         <Field label="Day">
-          <input
-            type="date"
-            className="input"
-            max={today}
-            value={v.on}
-            onChange={(e) => set({ ...v, on: e.target.value })}
-          />
+          <DayInput max={today} value={v.on} onChange={(day) => set({ ...v, on: day })} />
         </Field>
         <Field label="Note">
           <input className="input" value={v.note} onChange={(e) => set({ ...v, note: e.target.value })} />

@@ -1,3 +1,4 @@
+import { FormDay } from '../common/form-day';
 import { useEffect } from 'react';
 import { putOffStep } from '@gonimos/contract/records';
 import { addDays, isIsoDate } from '@gonimos/core/calendar';
@@ -72,7 +73,7 @@ export function PutOffSheet({ step, today, onClose }: Props) {
           <div className="flex flex-wrap gap-2">{beyond.map(dayButton)}</div>
         </fieldset>
         <Field label="Put off until" error={errors.until?.message}>
-          <input type="date" className="input" min={addDays(today, 1)} {...form.register('until')} />
+          <FormDay form={form} name="until" min={addDays(today, 1)} />
         </Field>
         {cost && <PutOffCost cost={cost} today={today} />}
         <Field label="Why" hint="kept with the step and shown" error={errors.reason?.message}>

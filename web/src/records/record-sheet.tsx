@@ -1,3 +1,4 @@
+import { FormDay } from '../common/form-day';
 import { get, type FieldErrors } from 'react-hook-form';
 import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { operation, type Operation } from '@gonimos/core/operations';
@@ -115,7 +116,9 @@ export function RecordSheet({ step, today, onClose }: Props) {
     payload: (typed) => toRecord(step, asks, typed),
   });
   useDraft(draft, form);
-  const fault = errors.root?.message ?? work.error?.message;
+  // what is about an input stands at it
+  const whole = Object.keys(errors).length === 0 ? work.error?.message : undefined;
+  const fault = errors.root?.message ?? whole;
   const left = Math.max(0, step.live - step.part);
   // a part of them leaves the step open for the rest
   const finish = (e: { target: { value: string } }) => {
@@ -171,7 +174,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         {fault && !errors.meant && <Trouble>{fault}</Trouble>}
         <Meant reason={errors.meant?.message} register={form.register('meant')} />
         <Field label="Day" error={errors.on?.message}>
-          <input type="date" className="input" max={today} {...form.register('on')} />
+          <FormDay form={form} name="on" max={today} />
         </Field>
         {batch && (
           <Field

@@ -92,7 +92,9 @@ function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void })
       )}
       <button type="button" className={`${QUIET} lg:hidden`} onClick={() => act('record')}>
         {isUsual(s) ? 'Other' : 'Record'}
-        <span className="sr-only"> result, {s.code}</span>
+        <span className="sr-only">
+          {isUsual(s) && ' result:'} {s.title}, {s.code}
+        </span>
       </button>
       {may && (
         <button type="button" className={QUIET} onClick={() => act('put off')}>
@@ -122,7 +124,8 @@ export function StepRow({ step: s, today, where, current, onCurrent, act, chosen
       ref={row}
       aria-current={current}
       className={`step-row ${current ? 'step-row-current' : ''}`}
-      onFocus={onCurrent}
+      // by a key only: a click that moved the lines under the finger would miss what it was meant for
+      onFocus={(e) => e.target.matches(':focus-visible') && onCurrent()}
       onClick={onCurrent}
     >
       {chosen === null ? (

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { suits, usualProgramme, type Programme } from '@gonimos/core/programmes';
@@ -5,6 +6,7 @@ import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { MaybeField } from '../cohorts/maybe-field';
 import type { OriginInputs } from '../cohorts/origin-fields';
 import { Field } from '../common/field';
+import { Pick } from '../common/pick';
 import { PlaceOptions } from '../nursery/place-options';
 import type { KinInputs } from './kin-fields';
 
@@ -32,7 +34,7 @@ interface KindProps {
   all: readonly (Programme & { own: boolean })[];
   chosen: Chosen;
   /** begins with another programme: its first container, nothing behind it */
-  begin: (programmeId: string) => void;
+  begin: (programmeId: string, byHand?: boolean) => void;
 }
 
 /** What it is, and by which programme it is raised. */
@@ -41,51 +43,42 @@ export function KindFields({ form, all, chosen, begin }: KindProps) {
   const { setValue } = form;
   const { errors } = form.formState;
   const ofTaxon = (id: string) => {
+    if (id === '') return;
+    setValue('taxonId', id, { shouldValidate: form.formState.isSubmitted });
     const fits = (p: Programme & { own: boolean }) => suits(p.id, taxon(id), p.own);
     const usual = usualProgramme(id, all);
-    if (usual && usual.id === 'swollen-base') begin(usual.id);
-    else if (!suits(chosen.id, taxon(id), chosen.own)) begin((usual ?? all.find(fits))?.id ?? v.programmeId);
+    // its own usual way, unless the grower has chosen another that suits it too
+    const byHand = form.getFieldState('programmeId').isDirty && suits(chosen.id, taxon(id), chosen.own);
+    if (!byHand) begin((usual ?? all.find(fits))?.id ?? v.programmeId);
     setValue('maybe', []);
   };
+  const taxa = useMemo(() => taxaByName().map((t) => ({ id: t.id, name: t.name, more: t.botanical })), []);
+  const programmes = all.filter((p) => suits(p.id, taxon(v.taxonId), p.own));
 
   return (
     <>
-      <Field label="Taxon" hint={taxon(v.taxonId).caution} error={errors.taxonId?.message}>
-        <select
-          className="select"
-          {...form.register('taxonId', {
-            onChange: (e: { target: { value: string } }) => ofTaxon(e.target.value),
-          })}
-        >
-          {taxaByName().map((t) => (
-            <option key={t.id} value={t.id}>
-              {t.name} ({t.botanical})
-            </option>
-          ))}
-        </select>
-      </Field>
+      <Pick
+        label="Taxon"
+        choices={taxa}
+        value={v.taxonId}
+        onChoose={ofTaxon}
+        hint={taxon(v.taxonId).caution}
+        error={errors.taxonId?.message}
+      />
       <MaybeField
         taxonId={v.taxonId}
         value={v.maybe}
         onChange={(next) => setValue('maybe', next)}
         error={(errors.maybe as { message?: string } | undefined)?.message}
       />
-      <Field label="Programme" hint={chosen.summary} error={errors.programmeId?.message}>
-        <select
-          className="select"
-          {...form.register('programmeId', {
-            onChange: (e: { target: { value: string } }) => begin(e.target.value),
-          })}
-        >
-          {all
-            .filter((p) => suits(p.id, taxon(v.taxonId), p.own))
-            .map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-        </select>
-      </Field>
+      <Pick
+        label="Programme"
+        choices={programmes}
+        value={v.programmeId}
+        onChoose={(id) => id !== '' && begin(id, true)}
+        hint={chosen.summary}
+        error={errors.programmeId?.message}
+      />
     </>
   );
 }
@@ -112,7 +105,7 @@ export function StartFields({ form, chosen }: { form: Form; chosen: Chosen }) {
       </div>
       <Field
         label="Started"
-        hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035"
+        hint="a day, or as well as you know: spring 2035, 2035-04, 2034-2035, 2 or 3 years"
         error={errors.started?.message}
       >
         <input className="input" autoComplete="off" {...form.register('started')} />

@@ -1,17 +1,17 @@
 import { typed } from '../common/numbers';
-import { useDeferredValue, useEffect, useRef } from 'react';
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newCohort, previewCourse } from '@gonimos/contract/cohorts';
 import { readUncertainDate } from '@gonimos/core/calendar/uncertain';
 import { PROGRAMMES, type Method, type Programme } from '@gonimos/core/programmes';
-import { taxon } from '@gonimos/core/taxa';
+import { hasTaxon, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
 import { usePlaces, useToday } from '../nursery/queries';
 import { useLots } from '../seed/queries';
 import { useGoals } from '../starts/queries';
 import { CuttingHints } from '../cuttings/hints';
 import { useContractForm } from '../common/contract-form';
-import { readDraft, useDraft } from '../common/draft';
+import { dropDraft, readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { CoursePreview } from '../cohorts/course-preview';
 import { Remarks } from '../cohorts/remarks';
@@ -45,8 +45,8 @@ const toPayload = (v: Inputs, method: Method) => ({
 });
 
 /** A code nobody uses: the taxon's letters and the year of the start. */
-function freeCode(taxonId: string, started: string, taken: Set<string>): string {
-  const read = readUncertainDate(started, 'north');
+function freeCode(taxonId: string, started: string, taken: Set<string>, today: string): string {
+  const read = readUncertainDate(started, 'north', today);
   const base = `${taxon(taxonId).code}-${(read?.from ?? '0000').slice(2, 4)}`;
   for (const more of ['', 'B', 'C', 'D', 'E', 'F', 'G', 'H']) if (!taken.has(base + more)) return base + more;
   return base;
@@ -73,9 +73,33 @@ export function NewCohort() {
   const goals = useGoals();
   const ready =
     today !== '' && places !== undefined && rows !== undefined && !lots.isPending && !goals.isPending;
-  return ready ? (
-    <Form today={today} firstPlace={places[0]?.id ?? ''} taken={new Set(rows.map((r) => r.code))} />
-  ) : null;
+  const [before] = useState(() => readDraft<Inputs>(DRAFT));
+  // a page that is loaded again goes on where it was; who comes anew is asked
+  const [taken, setTaken] = useState(isReload);
+  const [gone, setGone] = useState(false);
+  if (!ready) return null;
+  const waits = !taken && !gone && Object.keys(before).length > 0;
+  return (
+    <Form
+      key={String(taken)}
+      today={today}
+      firstPlace={places[0]?.id ?? ''}
+      taken={new Set(rows.map((r) => r.code))}
+      draft={taken ? before : {}}
+      offeredDraft={waits ? before : null}
+      onTake={() => setTaken(true)}
+      onDrop={() => {
+        setGone(true);
+        dropDraft(DRAFT);
+      }}
+    />
+  );
+}
+
+/** Whether this page was loaded again, and not come to by a link. */
+function isReload(): boolean {
+  const [entry] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+  return entry?.type === 'reload' && new URL(entry.name).pathname === window.location.pathname;
 }
 
 /** The course that what is typed would give, asked for while nobody types. */
@@ -97,7 +121,46 @@ function usePreviewOf(payload: ReturnType<typeof toPayload>) {
   return usePreview(askable ? previewCourse.cast(JSON.parse(deferred)) : null);
 }
 
-function Form({ today, firstPlace, taken }: { today: string; firstPlace: string; taken: Set<string> }) {
+interface FormProps {
+  today: string;
+  firstPlace: string;
+  taken: Set<string>;
+  /** what the form begins with, of what was typed before */
+  draft: Partial<Inputs>;
+  /** what was typed before and is offered only */
+  offeredDraft: Partial<Inputs> | null;
+  onTake: () => void;
+  onDrop: () => void;
+}
+
+/** Something was begun before: it is offered, not forced on who begins anew. */
+function DraftOffer({
+  draft,
+  onTake,
+  onDrop,
+}: {
+  draft: Partial<Inputs>;
+  onTake: () => void;
+  onDrop: () => void;
+}) {
+  const what = draft.taxonId && hasTaxon(draft.taxonId) ? taxon(draft.taxonId).name : 'a cohort';
+  return (
+    <p className="flex flex-wrap items-center gap-x-3 gap-y-1 bg-[var(--slip)] px-4 py-2">
+      <span className="grow">
+        You had begun <strong>{draft.code || what}</strong>
+        {draft.code && `, ${what}`}.
+      </span>
+      <button type="button" className="btn btn-outline btn-sm" onClick={onTake}>
+        Go on with it
+      </button>
+      <button type="button" className="btn btn-ghost btn-sm" onClick={onDrop}>
+        Forget it
+      </button>
+    </p>
+  );
+}
+
+function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }: FormProps) {
   const rows = useRegister().data ?? [];
   const navigate = useNavigate();
   const enter = useEnterCohort(DRAFT);
@@ -122,7 +185,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
       maybe: [],
       ...NO_KIN,
       ...NO_ORIGIN,
-      ...readDraft<Inputs>(DRAFT),
+      ...draft,
       ...offered(search, all),
     },
     schema: newCohort,
@@ -137,14 +200,14 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const { taxonId, started } = v;
   const { setValue } = form;
   // the code follows taxon and start until the grower writes one
-  const freed = freeCode(taxonId, started, taken);
+  const freed = freeCode(taxonId, started, taken, today);
   const lastOffered = useRef(freed);
   useEffect(() => {
     if (v.code === '' || v.code === lastOffered.current) setValue('code', freed);
     lastOffered.current = freed;
   }, [freed, v.code, setValue]);
-  const begin = (id: string) => {
-    setValue('programmeId', id);
+  const begin = (id: string, byHand = false) => {
+    setValue('programmeId', id, { shouldDirty: byHand });
     setValue('standsAt', '');
     setValue('container', all.find((p) => p.id === id)?.steps[0].container ?? 'seed-flat');
   };
@@ -154,9 +217,10 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
   const enterIt = send(enter, (entered) => void navigate(`/cohorts/${entered.recordId}`));
 
   return (
-    <div className="grid xl:grid-cols-[27rem_minmax(0,1fr)]">
+    <div className="grid items-start xl:grid-cols-[27rem_minmax(0,1fr)]">
       <form className="grid content-start gap-5 px-4 py-6 lg:px-6" onSubmit={enterIt} noValidate>
         <h1 className="text-3xl">New cohort</h1>
+        {offeredDraft && <DraftOffer draft={offeredDraft} onTake={onTake} onDrop={onDrop} />}
         {(errors.root ?? enter.error) && <Trouble>{(errors.root ?? enter.error)?.message}</Trouble>}
         <KindFields form={form} all={all} chosen={chosen} begin={begin} />
         {chosen.method === 'cutting' && !v.standsAt && <CuttingHints programmeId={chosen.id} />}
@@ -175,7 +239,7 @@ function Form({ today, firstPlace, taken }: { today: string; firstPlace: string;
         </button>
       </form>
       <section
-        className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:border-l"
+        className="border-base-300 bg-base-100 px-4 py-6 lg:px-6 xl:sticky xl:top-0 xl:max-h-dvh xl:overflow-y-auto xl:border-l"
         aria-label="The course it would have"
       >
         {preview.data && <Remarks remarks={preview.data.remarks} today={today} />}

@@ -1,8 +1,11 @@
+import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { RecordRow } from '@gonimos/contract/records';
 import { container } from '@gonimos/core/containers';
+import { useUndo } from '../common/undo';
 import { useToday } from '../nursery/queries';
+import { useMay } from '../people/session';
 import { useRecords } from '../records/queries';
 import { duration, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
@@ -22,6 +25,37 @@ const KIND_WORDS: Record<RecordRow['kind'], string> = {
   lapsed: 'Lapsed: ',
   'let go': 'Let go: ',
 };
+
+/** Takes a record back, later than the minute after it: asked once more before it is done. */
+function TakeBack({ record }: { record: RecordRow }) {
+  const undo = useUndo();
+  const may = useMay('grower');
+  const [sure, setSure] = useState(false);
+  if (!may || record.kind === 'missed' || record.kind === 'lapsed') return null;
+  const quiet = 'btn btn-ghost btn-sm no-print min-h-11 px-2 underline lg:min-h-8';
+  if (!sure)
+    return (
+      <button type="button" className={quiet} onClick={() => setSure(true)}>
+        Undo<span className="sr-only"> {record.title}</span> …
+      </button>
+    );
+  return (
+    <>
+      {undo.error && <span className="font-semibold text-error">{undo.error.message}</span>}
+      <button
+        type="button"
+        className={`${quiet} text-error`}
+        disabled={undo.isPending}
+        onClick={() => undo.mutate(record.id)}
+      >
+        Take it back: its losses and counts are reversed, and the course is planned again
+      </button>
+      <button type="button" className={quiet} onClick={() => setSure(false)}>
+        Leave it
+      </button>
+    </>
+  );
+}
 
 /** What a record tells in figures, subject by subject. */
 function factsOf(r: RecordRow, today: string): string[] {
@@ -78,7 +112,10 @@ export function NotesPart() {
                 {r.note && <p>{r.note}</p>}
                 {visit && visit.causes.length > 0 && <Causes causes={visit.causes} />}
                 {r.nextTime && <p className="text-info">Next time: {r.nextTime}</p>}
-                {r.by && <p className="soft text-sm">{r.by}</p>}
+                <p className="soft flex flex-wrap items-center gap-x-3 text-sm">
+                  {r.by}
+                  {!r.undone && <TakeBack record={r} />}
+                </p>
               </div>
             </li>
           );

@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { newProtection, PROTECTIONS, type Protection } from '@gonimos/contract/seed';
@@ -31,7 +32,7 @@ export function CoverSheet({
   onClose: () => void;
 }) {
   const protect = useProtect(cohort.id);
-  const { field, faults, submit } = useSheetForm({
+  const { field, day, faults, submit } = useSheetForm({
     first: { kind: 'mesh', clearance: '80', from: today, note: '' },
     schema: newProtection,
     payload: (x) => ({ ...x, clearance: typed(x.clearance) }),
@@ -57,7 +58,7 @@ export function CoverSheet({
           <input className="input" inputMode="numeric" {...field('clearance')} />
         </Field>
         <Field label="Since" error={faults.from}>
-          <input type="date" className="input" max={today} {...field('from')} />
+          <DayInput max={today} {...day('from')} />
         </Field>
         <Field label="Note">
           <input className="input" autoComplete="off" {...field('note')} />

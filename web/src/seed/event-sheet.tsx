@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
 import { newSeedEvent, SEED_EVENTS, type SeedLot } from '@gonimos/contract/seed';
 import { Field, Trouble } from '../common/field';
@@ -17,7 +18,7 @@ const EVENT_WORDS: Record<(typeof SEED_EVENTS)[number], string> = {
 /** What was done with a seed lot; kept as it was told. */
 export function EventSheet({ lot, today, onClose }: { lot: SeedLot; today: string; onClose: () => void }) {
   const tell = useSeedEvent(lot.id);
-  const { v, field, faults, submit } = useSheetForm({
+  const { v, field, day, faults, submit } = useSheetForm({
     first: { kind: 'to cold', on: today, tested: '', sound: '', seeds: '', note: '' },
     schema: newSeedEvent,
     payload: (x) => {
@@ -50,7 +51,7 @@ export function EventSheet({ lot, today, onClose }: { lot: SeedLot; today: strin
           </select>
         </Field>
         <Field label="Day" error={faults.on}>
-          <input type="date" className="input" max={today} {...field('on')} />
+          <DayInput max={today} {...day('on')} />
         </Field>
         {test ? (
           <div className="grid grid-cols-2 gap-4">

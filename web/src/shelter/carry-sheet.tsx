@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { useState } from 'react';
 import { addDays } from '@gonimos/core/calendar';
 import type { Warning } from '@gonimos/core/station';
@@ -55,13 +56,7 @@ export function CarrySheet({
             ))}
         </fieldset>
         <Field label="Out again on" error={carry.faults.until}>
-          <input
-            type="date"
-            className="input"
-            min={addDays(today, 1)}
-            value={until}
-            onChange={(e) => setUntil(e.target.value)}
-          />
+          <DayInput min={addDays(today, 1)} value={until} onChange={(day) => setUntil(day)} />
         </Field>
         <button className="btn btn-primary btn-tall" disabled={carry.isPending || chosen.size === 0}>
           Brought in

@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CountStock, StockRow } from '@gonimos/contract/stock';
@@ -66,7 +67,7 @@ function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockR
             <input className="input" inputMode="numeric" {...field('arriving')} />
           </Field>
           <Field label="When">
-            <input className="input" type="date" {...field('arrives')} />
+            <DayInput value={v.arrives} onChange={(arrives) => set({ ...v, arrives })} />
           </Field>
         </div>
         <button className="btn btn-primary btn-tall" disabled={count.isPending}>

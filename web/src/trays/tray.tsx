@@ -1,3 +1,4 @@
+import { DayInput } from '../common/day-input';
 import { useRef, useState } from 'react';
 import type { MarkCells, MarkOutcome, Tray as Data } from '@gonimos/contract/trays';
 import { CAUSES } from '@gonimos/contract/ledger';
@@ -72,13 +73,7 @@ export function Tray({ tray, cohortId, today }: { tray: Data; cohortId: string; 
         <span className="no-print flex flex-wrap items-end gap-3">
           <label className="text-sm">
             <span className="soft block">Found on</span>
-            <input
-              type="date"
-              className="input w-40"
-              max={today}
-              value={on}
-              onChange={(e) => setOn(e.target.value || today)}
-            />
+            <DayInput max={today} className="w-40" value={on} onChange={(day) => setOn(day || today)} />
           </label>
           {brush === 'lost' && (
             <label className="text-sm">

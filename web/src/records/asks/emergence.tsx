@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useTrays } from '../../trays/queries';
 import { Field } from '../../common/field';
 import { typed } from '../../common/numbers';
@@ -13,20 +14,23 @@ export const emergence: Ask = {
     const trays = useTrays(step.cohortId, true).data;
     const inTrays = trays ? trays.ledger.pending - trays.outside.seed : 0;
     return (
-      <Field
-        label={inTrays > 0 ? 'Up outside the trays' : 'Up'}
-        hint={
-          inTrays > 0
-            ? `${inTrays} seeds lie in mapped trays: mark their cells instead`
-            : `of ${step.pending} sown`
-        }
-        error={fault('emerged')}
-      >
-        <input
-          {...NUMBER}
-          {...form.register('details.emergence.emerged', { required: 'is missing: how many are up' })}
-        />
-      </Field>
+      <>
+        {inTrays > 0 && (
+          <Link to={`/cohorts/${step.cohortId}/trays`} className="btn btn-outline btn-tall">
+            Open the trays: {inTrays} seeds lie in their cells
+          </Link>
+        )}
+        <Field
+          label={inTrays > 0 ? 'Up outside the trays' : 'Up'}
+          hint={inTrays > 0 ? 'what lies in no tray; 0 where all of it does' : `of ${step.pending} sown`}
+          error={fault('emerged')}
+        >
+          <input
+            {...NUMBER}
+            {...form.register('details.emergence.emerged', { required: 'is missing: how many are up' })}
+          />
+        </Field>
+      </>
     );
   },
   told: (v) => ({ emerged: typed(v.emerged) ?? null }),

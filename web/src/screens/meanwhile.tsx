@@ -4,7 +4,7 @@ import type { MissedStep } from '@gonimos/contract/round';
 import { plural } from '@gonimos/core/words';
 import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
-import { useMeanwhile, useSeen } from './queries';
+import { useMeanwhile, useSeen } from '../meanwhile/queries';
 import { MissedList } from '../missed/missed-list';
 import { useToday } from '../nursery/queries';
 import { useRound } from '../round/queries';
