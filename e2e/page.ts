@@ -11,7 +11,7 @@ export const ask = <T>(page: Page, path: string): Promise<T> =>
 
 /** Chooses one of a long list by typing its name. */
 export async function pick(page: Page, label: string, name: string): Promise<void> {
-  const box = page.getByRole('combobox', { name: label });
+  const box = page.getByRole('combobox', { name: label }).and(page.locator('input'));
   await box.fill('');
   await box.fill(name);
   await page.getByRole('option', { name }).first().click();

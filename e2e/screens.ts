@@ -100,7 +100,14 @@ export const SCREENS: readonly Screen[] = [
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
   { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },
-  { name: 'find', ready: 'New cohort', reach: press(/^Find/) },
+  {
+    name: 'find',
+    ready: 'Import a notebook',
+    reach: async (page) => {
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('/');
+    },
+  },
   { name: 'nursery', ready: 'Save and plan again', reach: at('/nursery') },
   { name: 'lost', ready: 'There is no such page', reach: at('/nowhere') },
 ];

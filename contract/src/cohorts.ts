@@ -149,6 +149,8 @@ export interface CohortRow {
   nextCloses: string | null;
   nextRule: RuleName | null;
   rings: RingRun;
+  /** held apart since, and for what; null: it is not */
+  held: { since: string; found: string } | null;
   /** codes and tags it had before */
   formerly: string[];
   tag: string | null;

@@ -41,6 +41,8 @@ export interface RoundStep {
   /** guests in the same pots: what is done to the pots is done to them */
   guests: { code: string; live: number }[];
   goalCaliper: number | null;
+  /** held apart since, and for what; null: it is not */
+  held: { since: string; found: string } | null;
   rings: RingRun;
   key: string;
   operation: string;

@@ -20,6 +20,7 @@ const row = (code: string, more: Partial<CohortRow> = {}): CohortRow => ({
   nextCloses: '2037-04-01',
   nextRule: null,
   rings: { from: 2036, mm: [], measured: [] },
+  held: null,
   tag: null,
   formerly: [],
   ...more,

@@ -5,6 +5,7 @@ import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
 import type { Programme } from '@gonimos/core/programmes';
 import { readFacts } from '../facts/facts.ts';
 import type { Sql } from '../db/index.ts';
+import { heldColumn, joinHeld } from '../visits/held.ts';
 import { insertIdentity } from '../lineage/identity.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
@@ -35,7 +36,8 @@ const formerly = (sql: Sql) =>
     WHERE i.cohort_id = c.id AND x IS NOT NULL AND x <> c.code AND x IS DISTINCT FROM c.tag) AS formerly`);
 
 /** The whole register, as one statement. */
-export const registerQuery = (sql: Sql) => sql('cohort as c').select(ROW, formerly(sql)).orderBy('c.code');
+export const registerQuery = (sql: Sql) =>
+  joinHeld(sql('cohort as c')).select(ROW, heldColumn(sql), formerly(sql)).orderBy('c.code');
 
 export const readRegister = (sql: Sql): Promise<CohortRow[]> => registerQuery(sql);
 
@@ -43,7 +45,8 @@ export const readRegister = (sql: Sql): Promise<CohortRow[]> => registerQuery(sq
 export async function registerTag(sql: Sql): Promise<string> {
   const { rows } = await sql.raw<{ rows: { tag: string }[] }>(
     `SELECT md5((SELECT string_agg(c.id::text || c.xmin::text, ' ' ORDER BY c.id) FROM cohort c)
-       || (SELECT count(*) FROM identity)) AS tag`,
+       || (SELECT count(*) FROM identity) || ' '
+       || (SELECT coalesce(max(seq), 0) FROM record WHERE kind IN ('visit', 'released', 'undo'))) AS tag`,
   );
   return `"${rows[0].tag}"`;
 }
@@ -51,7 +54,7 @@ export async function registerTag(sql: Sql): Promise<string> {
 /** A cohort as one statement gives it. */
 type Found = Omit<
   Cohort,
-  'host' | 'lot' | 'guests' | 'plants' | 'quarantine' | 'buds' | 'maybe' | 'lowGrowth'
+  'host' | 'held' | 'lot' | 'guests' | 'plants' | 'quarantine' | 'buds' | 'maybe' | 'lowGrowth'
 > & {
   hostId: string | null;
   hostCode: string | null;
@@ -114,6 +117,7 @@ export async function readCohort(sql: Sql, id: string): Promise<Cohort> {
     host: hostId && hostCode ? { id: hostId, code: hostCode } : null,
     lot: lotId && lotName ? { id: lotId, name: lotName } : null,
     quarantine: facts.quarantine ?? null,
+    held: facts.quarantine ?? null,
     buds: facts.buds ?? null,
     maybe: [...(facts.maybe ?? [])],
     lowGrowth: facts.lowGrowth ?? null,

@@ -3,6 +3,7 @@ import type { MissedStep, RoundStep } from '@gonimos/contract/round';
 import { doneInParts } from '../course/store.ts';
 import { operation, RISKS } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
+import { heldColumn, joinHeld } from '../visits/held.ts';
 
 /** What the round shows of a step and its cohort. */
 const SHOWN = {
@@ -70,12 +71,14 @@ async function stepsOf(
   chosen: Knex.QueryBuilder,
   more: Record<string, string> = {},
 ): Promise<Found[]> {
-  const rows = await sql
-    .with('chosen', chosen)
-    .from('chosen as t')
-    .join('course_step as s', (on) => on.on('s.cohortId', 't.cohortId').andOn('s.key', 't.key'))
-    .join('cohort as c', 'c.id', 't.cohortId')
-    .leftJoin('cohort as h', 'h.id', 'c.hostId')
+  const rows: Found[] = await joinHeld(
+    sql
+      .with('chosen', chosen)
+      .from('chosen as t')
+      .join('course_step as s', (on) => on.on('s.cohortId', 't.cohortId').andOn('s.key', 't.key'))
+      .join('cohort as c', 'c.id', 't.cohortId')
+      .leftJoin('cohort as h', 'h.id', 'c.hostId'),
+  )
     .joinRaw(
       `LEFT JOIN LATERAL (
         SELECT r.until, r.reason FROM standing_record r
@@ -90,6 +93,7 @@ async function stepsOf(
     )
     .orderBy('t.turn')
     .select({ ...SHOWN, ...more })
+    .select(heldColumn(sql))
     .select({
       part: doneInParts(sql),
       guests: sql.raw(
@@ -97,7 +101,7 @@ async function stepsOf(
           FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,
       ),
     });
-  return rows as Found[];
+  return rows;
 }
 
 const shown = ({ until, reason, ...s }: Found): RoundStep => ({

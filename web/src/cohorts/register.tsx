@@ -8,7 +8,7 @@ import { taxa, taxon } from '@gonimos/core/taxa';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { dateSpan, saidDate, seasonYear } from '../common/dates';
+import { dateSpan, saidDate, seasonYear, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Section } from '../common/section';
 import { countWords } from '../common/words';
@@ -160,7 +160,14 @@ function TableLine({ line, season, today }: { line: Line } & Shown) {
         <span className="soft block truncate text-sm">{container(r.container).name}</span>
       </td>
       <td className="px-3 py-1.5 max-md:col-span-2 max-md:px-0 max-md:pt-2">
-        <Status row={r} today={today} />
+        {r.held ? (
+          <p>
+            <strong className="text-accent">Held apart</strong> since {shortDate(r.held.since, today)}
+            <span className="soft block truncate text-sm">{r.held.found}</span>
+          </p>
+        ) : (
+          <Status row={r} today={today} />
+        )}
       </td>
     </tr>
   );

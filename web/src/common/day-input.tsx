@@ -53,7 +53,7 @@ export function DayInput({ value, onChange, onBlur, min, max, className = '', ..
       <button
         type="button"
         className="btn btn-ghost btn-square absolute inset-y-0 right-0 z-1 h-auto"
-        aria-label="Pick the day"
+        aria-label="Open the calendar"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >

@@ -169,7 +169,15 @@ export function Frame() {
       </div>
       <Bar onAll={() => setOpen('me')} />
       <UndoBar />
-      {open === 'me' && <Me dark={dark} flip={flip} onKeys={() => setOpen('keys')} onClose={close} />}
+      {open === 'me' && (
+        <Me
+          dark={dark}
+          flip={flip}
+          onKeys={() => setOpen('keys')}
+          onFind={() => setOpen('find')}
+          onClose={close}
+        />
+      )}
       {open === 'keys' && <KeysSheet onClose={close} />}
       {open === 'find' && (
         <Suspense fallback={null}>

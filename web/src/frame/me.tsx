@@ -1,4 +1,4 @@
-import { CalendarDays, LogOut, MoonStar, Sun } from 'lucide-react';
+import { CalendarDays, LogOut, MoonStar, Search, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { dateOrder, keepDateOrder } from '../common/date-order';
 import { Sheet } from '../common/sheet';
@@ -43,13 +43,14 @@ interface Props {
   dark: boolean;
   flip: () => void;
   onKeys: () => void;
+  onFind: () => void;
   onClose: () => void;
 }
 
 const LINE = 'btn btn-outline btn-tall justify-start gap-3';
 
 /** Who is here, the light, the ways that have no place in a phone's bar, and the way out. */
-export function Me({ dark, flip, onKeys, onClose }: Props) {
+export function Me({ dark, flip, onKeys, onFind, onClose }: Props) {
   const session = useSession().data;
   const nursery = useNursery().data;
   const out = useSignOut();
@@ -65,6 +66,9 @@ export function Me({ dark, flip, onKeys, onClose }: Props) {
             <w.icon size={20} /> {w.name}
           </NavLink>
         ))}
+        <button type="button" className={`${LINE} lg:hidden`} onClick={onFind}>
+          <Search size={20} /> Find
+        </button>
         <DemoCalendar className="py-2 lg:hidden" />
         <button
           type="button"

@@ -96,7 +96,10 @@ export function Beside({ round }: { round: RoundData }) {
               ) : (
                 readable(w.text, today)
               )}{' '}
-              <strong className="whitespace-nowrap">{shortDate(w.when, today)}</strong>
+              <strong className={`whitespace-nowrap ${w.when < today ? 'text-accent' : ''}`}>
+                {shortDate(w.when, today)}
+                {w.when < today && ', late'}
+              </strong>
             </li>
           ))}
         </ul>

@@ -10,6 +10,7 @@ import { Section } from '../common/section';
 import { WindowBar } from '../common/window-bar';
 import { countWords } from '../common/words';
 import { useMay } from '../people/session';
+import { Held } from '../visits/held';
 import { isUsual } from './quick';
 
 /** What may be done with a step. */
@@ -56,7 +57,8 @@ function More({ step: s, today }: { step: RoundStep; today: string }) {
           {s.moved.overrides && ` against ‘${RULE_WORDS[s.moved.overrides].words}’: ${s.moved.reason}`}
         </p>
       )}
-      {found && <p className="font-semibold text-accent">{readable(found.text, today)}</p>}
+      {s.held && <Held held={s.held} cohortId={s.cohortId} today={today} />}
+      {found && !s.held && <p className="font-semibold text-accent">{readable(found.text, today)}</p>}
       {typeof week === 'string' && !s.moved && (
         <p className="soft">Levelled year: week of {shortDate(week, today)}</p>
       )}
@@ -158,6 +160,7 @@ export function StepRow({ step: s, today, where, current, onCurrent, act, chosen
           </Link>{' '}
           {taxon(s.taxonId).name}, {countWords(s)}
           {where && `, ${where}`}
+          {s.held && <strong className="text-accent"> · held apart</strong>}
           {detailOf(s) && ` · ${detailOf(s)}`}
         </p>
       </div>

@@ -13,7 +13,7 @@ import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { RecordSheet } from '../records/record-sheet';
 import { dateSpan, monthYear, saidDate, seasonYear, shortDate, yearsOld } from '../common/dates';
-import { useRelease } from '../visits/queries';
+import { Held } from '../visits/held';
 import { VisitSheet } from '../visits/visit-sheet';
 import { RetargetSheet } from '../library/retarget-sheet';
 import { useCourse } from '../course/queries';
@@ -86,30 +86,6 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
         </div>
       ))}
     </dl>
-  );
-}
-
-function Quarantine({ cohort, today }: { cohort: Data; today: string }) {
-  const release = useRelease();
-  const may = useMay('grower');
-  return (
-    <div className="mb-4 flex flex-wrap items-center justify-between gap-3 rounded-box bg-[var(--slip)] px-4 py-3">
-      <p>
-        <strong>In quarantine</strong> since {shortDate(cohort.quarantine!.since, today)}:{' '}
-        {cohort.quarantine!.found}. Nothing moves until it is released.
-      </p>
-      {may && (
-        <button
-          type="button"
-          className="btn btn-outline"
-          disabled={release.isPending}
-          onClick={() => release.mutate({ cohortId: cohort.id, note: '' })}
-        >
-          Release
-        </button>
-      )}
-      {release.error && <p className="text-error">{release.error.message}</p>}
-    </div>
   );
 }
 
@@ -302,7 +278,11 @@ export function Cohort() {
             )}
           </p>
           <SettleKind cohort={cohort} />
-          {cohort.quarantine && <Quarantine cohort={cohort} today={today} />}
+          {cohort.quarantine && (
+            <div className="mb-4 bg-[var(--slip)] px-4 py-3">
+              <Held held={cohort.quarantine} cohortId={cohort.id} today={today} />
+            </div>
+          )}
           {whole && <About cohort={cohort} today={today} />}
         </div>
       </header>

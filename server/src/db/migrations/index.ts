@@ -12,6 +12,7 @@ import * as planDigest from './011-plan-digest.ts';
 import * as ownLibrary from './012-own-library.ts';
 import * as drift from './013-drift.ts';
 import * as missed from './014-missed.ts';
+import * as held from './015-held.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -29,4 +30,5 @@ export const MIGRATIONS = [
   { name: '012-own-library', ...ownLibrary },
   { name: '013-drift', ...drift },
   { name: '014-missed', ...missed },
+  { name: '015-held', ...held },
 ];
