@@ -144,6 +144,10 @@ describe('nothing is forgotten, in the browser', () => {
     await page.getByText('You were last here 9 Mar.').waitFor();
     await page.getByRole('link', { name: 'Go through it' }).click();
     await page.getByRole('heading', { name: 'Meanwhile' }).waitFor();
+    // the week has brought more: all of it stands in the list before it is chosen
+    await missed(page)
+      .getByText(`${(await round(page)).missed.length} missed`)
+      .waitFor();
     await missed(page).getByRole('button', { name: 'Choose all' }).click();
     await missed(page).getByRole('button', { name: 'Let all go' }).click();
     await missed(page).waitFor({ state: 'detached' });

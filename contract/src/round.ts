@@ -71,6 +71,8 @@ export interface Round {
   today: string;
   /** what was missed and waits for a word, what harms most first */
   missed: MissedStep[];
+  /** how many there are in all, where they are more than are told at once */
+  missedInAll: number;
   /** open today, soonest closing first, as many as were asked for */
   due: RoundStep[];
   /** how many are open in all, and how many of those close within ten days */

@@ -214,4 +214,17 @@ describe('aftercare chains', () => {
     expect(keys(spring)).to.have.length(2).and.include(shelter!.key);
     expect(keys(compileCourse(f, outside, '2028-05-01'))).to.have.length(1);
   });
+
+  it('half done, hours are those of what is left; of seed that is not up only looks and covers are ready', () => {
+    const f = facts('tilia-cordata', programme('seed-broadleaf'), '2027-03-12');
+    const up = { ...f.steps, emergence: { status: 'done' as const, doneOn: '2027-05-10' } };
+    const at = (more: object) => compileCourse({ ...f, ...more }, outside, '2027-06-01');
+    const whole = step(at({ steps: up }), 'cells').minutes;
+    const part = { status: 'planned' as const, part: Math.floor(f.live * 0.75) };
+    expect(step(at({ steps: { ...up, cells: part } }), 'cells').minutes / whole).to.be.closeTo(0.25, 0.02);
+    const none = at({ steps: up, nothingUp: true });
+    expect(step(none, 'cells').ready).to.equal(false);
+    expect(step(at({ steps: up }), 'cells').ready).to.equal(true);
+    expect(step(at({ nothingUp: true }), 'emergence').ready).to.equal(true);
+  });
 });

@@ -30,19 +30,29 @@ export const roundRoutes =
       query: object({ most: number().integer().min(1).max(1000).default(60) }),
       handle: async ({ query }): Promise<Round> => {
         const today = todayAt(await readNursery(app.db));
-        const [missed, fittings, sheltered, due, soon, { open, closing }, watch, starts, readings, shelves] =
-          await Promise.all([
-            readMissedSteps(app.db, today),
-            readFittings(app.db),
-            readSheltered(app.db),
-            readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
-            readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
-            countOpen(app.db, today, addDays(today, CLOSING)),
-            watchList(watches, app.db, today),
-            readStartsDue(app.db, today),
-            readReadings(app.db, today),
-            readStock(app.db, today),
-          ]);
+        const [
+          { missed, missedInAll },
+          fittings,
+          sheltered,
+          due,
+          soon,
+          { open, closing },
+          watch,
+          starts,
+          readings,
+          shelves,
+        ] = await Promise.all([
+          readMissedSteps(app.db, today),
+          readFittings(app.db),
+          readSheltered(app.db),
+          readOpenSteps(app.db, today, { ahead: false, until: today, most: query.most }),
+          readOpenSteps(app.db, today, { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING }),
+          countOpen(app.db, today, addDays(today, CLOSING)),
+          watchList(watches, app.db, today),
+          readStartsDue(app.db, today),
+          readReadings(app.db, today),
+          readStock(app.db, today),
+        ]);
         const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
         const warnings = await readWarnings(app.db, today, readings.at(-1) ?? null);
         const short = shelves
@@ -52,6 +62,7 @@ export const roundRoutes =
         return {
           today,
           missed,
+          missedInAll,
           fittings: tended,
           sheltered,
           due,

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { MissedStep, RoundStep } from '@gonimos/contract/round';
 import { doneInParts } from '../course/store.ts';
-import { operation, RISKS } from '@gonimos/core/operations';
+import { operationsThat, RISKS } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
 import { heldColumn, joinHeld } from '../visits/held.ts';
 
@@ -110,31 +110,43 @@ const shown = ({ until, reason, ...s }: Found): RoundStep => ({
   putOff: until ? { until, reason: reason ?? '' } : null,
 });
 
-const riskOf = (s: RoundStep): number => {
-  const { risk } = operation(s.operation);
-  return risk ? RISKS.indexOf(risk) : RISKS.length;
-};
+/** Steps told at once; the others come when these are answered. */
+const MOST_MISSED = 200;
 
-/** Steps whose window went by and of which nothing has been said yet: what harms most first, then the oldest. */
-export async function readMissedSteps(sql: Sql, today: string): Promise<MissedStep[]> {
-  const chosen = sql('course_step as s')
+/** What harms most first: the place of an operation's risk among all, in the words of the database. */
+function byRisk(sql: Sql) {
+  const whens = RISKS.map((_, i) => `WHEN s.operation = ANY(?) THEN ${i}`).join(' ');
+  const ids = RISKS.map((risk) => operationsThat((o) => o.risk === risk));
+  return sql.raw(
+    `row_number() OVER (ORDER BY CASE ${whens} ELSE ${RISKS.length} END, s.missed ->> 'closes', c.code) AS turn`,
+    ids,
+  );
+}
+
+const missedIn = (sql: Sql) =>
+  sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
     .where('c.growing', true)
     .whereIn('s.status', ['planned', 'none'])
-    .whereNotNull('s.missed')
-    .select(
-      's.cohortId',
-      's.key',
-      sql.raw("row_number() OVER (ORDER BY s.missed ->> 'closes', c.code) AS turn"),
-    );
-  const rows = (await stepsOf(sql, chosen, { missed: 's.missed' })) as (Found & Pick<MissedStep, 'missed'>)[];
-  const steps = rows.map(({ missed, ...found }): MissedStep => {
+    .whereNotNull('s.missed');
+
+/** Steps whose window went by and of which nothing has been said yet: what harms most first, then the oldest. */
+export async function readMissedSteps(
+  sql: Sql,
+  today: string,
+): Promise<{ missed: MissedStep[]; missedInAll: number }> {
+  const chosen = missedIn(sql).orderBy('turn').limit(MOST_MISSED).select('s.cohortId', 's.key', byRisk(sql));
+  const [rows, all] = await Promise.all([
+    stepsOf(sql, chosen, { missed: 's.missed' }) as Promise<(Found & Pick<MissedStep, 'missed'>)[]>,
+    missedIn(sql).count({ n: '*' }).first<{ n: string }>(),
+  ]);
+  const missed = rows.map(({ missed: window, ...found }): MissedStep => {
     const { opens, closes } = found;
-    const later = opens !== null && closes >= today && opens > missed.closes;
-    const step = shown({ ...found, opens: opens ?? missed.opens, closes: closes ?? missed.closes });
-    return { ...step, missed, next: later ? { opens, closes } : null };
+    const later = opens !== null && closes >= today && opens > window.closes;
+    const step = shown({ ...found, opens: opens ?? window.opens, closes: closes ?? window.closes });
+    return { ...step, missed: window, next: later ? { opens, closes } : null };
   });
-  return steps.sort((a, b) => riskOf(a) - riskOf(b) || a.missed.closes.localeCompare(b.missed.closes));
+  return { missed, missedInAll: Number(all.n) };
 }
 
 /**

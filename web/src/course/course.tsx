@@ -16,7 +16,7 @@ import { dateSpan, readable, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { spanWords } from '../common/words';
 import { Why } from '../common/why';
-import { STANDING_WORDS, standing } from './lanes';
+import { inOrder, STANDING_WORDS, standing } from './lanes';
 import { useChanges, useCourse } from './queries';
 import { Timeline } from './timeline';
 
@@ -28,7 +28,7 @@ type Open =
 function StepLine({ step, today, open }: { step: CourseStep; today: string; open: (o: Open) => void }) {
   const may = useMay('grower');
   const now = standing(step, today);
-  const hot = now === 'due' || now === 'late';
+  const hot = now === 'due' || now === 'late' || now === 'missed';
   const binding = step.reasons.find((r) => r.binding);
   const found = step.reasons.find((r) => r.rule === 'quarantine' && !r.binding);
   return (
@@ -145,16 +145,16 @@ export function CoursePart() {
   const may = useMay('grower');
   if (!course) return <Loading error={error} />;
   const shown = course.steps.filter(
-    (s) => care || s.chain === null || (s.ready && standing(s, today) === 'due'),
+    (s) => care || s.chain === null || s.missed !== null || (s.ready && standing(s, today) === 'due'),
   );
-  const ahead = shown.filter((s) => s.status === 'planned' || s.status === 'none');
+  const ahead = inOrder(shown.filter((s) => s.status === 'planned' || s.status === 'none'));
   const past = course.steps.filter(
     (s) => s.status === 'done' || (s.status === 'dropped' && s.chain === null),
   );
   const stepOf = (key: string) => course.steps.find((x) => x.key === key)!;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-7">
-      <section className="card-plain p-4" aria-label="Timeline">
+      <section className="card-plain p-4 max-lg:order-2" aria-label="Timeline">
         <Timeline
           steps={course.steps}
           from={cohort.startedFrom}
@@ -177,7 +177,7 @@ export function CoursePart() {
           )}
         </label>
       </section>
-      <section>
+      <section className="max-lg:order-1">
         <header className="flex flex-wrap items-baseline justify-between gap-2">
           <h2 className="text-xl">Ahead</h2>
           <a
@@ -195,7 +195,7 @@ export function CoursePart() {
           {ahead.length === 0 && <li className="soft py-3">Every step is done.</li>}
         </ul>
       </section>
-      <section>
+      <section className="max-lg:order-3">
         <h2 className="text-xl">Done</h2>
         <ul className="divide-y divide-base-300">
           {past.toReversed().map((s) => (

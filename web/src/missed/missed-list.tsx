@@ -86,6 +86,8 @@ function Line({ step: m, today, chosen, choose, open, answer }: LineProps) {
 
 interface Props {
   steps: readonly MissedStep[];
+  /** how many there are in all */
+  inAll: number;
   today: string;
   /** how many are shown before the rest is asked for */
   first?: number;
@@ -93,7 +95,7 @@ interface Props {
 }
 
 /** What was missed, what harms most first, until something is said of each: one by one or many at once. */
-export function MissedList({ steps, today, first = 1, onRecord }: Props) {
+export function MissedList({ steps, inAll, today, first = 1, onRecord }: Props) {
   const answer = useAnswerMissed();
   const may = useMay('grower');
   const [all, setAll] = useState(false);
@@ -132,7 +134,7 @@ export function MissedList({ steps, today, first = 1, onRecord }: Props) {
           disabled={steps.length <= first}
           onClick={() => setAll(!all)}
         >
-          <TriangleAlert size={18} className="shrink-0" aria-hidden="true" /> {steps.length} missed
+          <TriangleAlert size={18} className="shrink-0" aria-hidden="true" /> {inAll} missed
           {steps.length > first && (
             <span className="ml-auto font-sans text-sm font-semibold underline underline-offset-4 max-lg:no-underline">
               {all ? 'fold' : 'go through them'}

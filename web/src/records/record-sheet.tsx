@@ -11,6 +11,7 @@ import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
 import { typedOrNull } from '../common/numbers';
+import { countWords } from '../common/words';
 import { Sheet } from '../common/sheet';
 import type { Unsent } from '../common/write';
 import { asksOf, toldBy, type Ask, type Inputs, type Recordable } from './asks';
@@ -152,11 +153,13 @@ export function RecordSheet({ step, today, onClose }: Props) {
       </Sheet>
     );
   const counted = op?.asks.includes('emergence') ?? false;
-  const batch = step.stepKey && !counted && (op?.lane !== 'care' || op.asks.includes('container'));
+  // of one plant there is no part
+  const batch =
+    step.stepKey && step.live > 1 && !counted && (op?.lane !== 'care' || op.asks.includes('container'));
   return (
     <Sheet
       title={step.title}
-      sub={`${step.code} · ${step.live > 0 ? `${step.live} alive` : `${step.pending} sown`}`}
+      sub={`${step.code} · ${countWords({ ...step, ...(op?.layer ? { method: 'layer' } : {}) })}`}
       onClose={onClose}
       foot={
         <button

@@ -200,9 +200,10 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
           />
         </header>
         <BedRow />
-        <MeanwhileLine missed={round.missed.length} />
+        <MeanwhileLine missed={round.missedInAll} />
         <MissedList
           steps={here.missed}
+          inAll={bed === null ? round.missedInAll : here.missed.length}
           today={today}
           onRecord={(m: MissedStep) => setOpen({ kind: 'record', step: m })}
         />

@@ -188,6 +188,8 @@ function About({ cohort, today }: { cohort: Data; today: string }) {
   );
 }
 
+const atDesk = () => window.matchMedia('(min-width: 64rem)').matches;
+
 export function Cohort() {
   const { id = '' } = useParams();
   const { data: cohort, error } = useCohort(id);
@@ -212,7 +214,7 @@ export function Cohort() {
           season={seasonYear(today)}
           containerId={cohort.container}
           target={cohort.goalCaliper}
-          size={whole ? 132 : 76}
+          size={whole && atDesk() ? 132 : 76}
         />
         <div className="min-w-0 grow basis-80">
           <div className="flex flex-wrap items-start justify-between gap-3">
@@ -283,7 +285,15 @@ export function Cohort() {
               <Held held={cohort.quarantine} cohortId={cohort.id} today={today} />
             </div>
           )}
-          {whole && <About cohort={cohort} today={today} />}
+          {whole && (
+            // in one hand what is due comes first
+            <details open={atDesk()}>
+              <summary className="min-h-11 cursor-pointer py-2 font-semibold lg:hidden">
+                About {cohort.code}
+              </summary>
+              <About cohort={cohort} today={today} />
+            </details>
+          )}
         </div>
       </header>
       <div className="mb-5">

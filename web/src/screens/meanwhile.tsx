@@ -40,7 +40,13 @@ export function Meanwhile() {
         )}
       </header>
       {nothing && <p className="soft text-lg">Nothing happened that you need to know.</p>}
-      <MissedList steps={round.missed} today={today} first={300} onRecord={setRecording} />
+      <MissedList
+        steps={round.missed}
+        inAll={round.missedInAll}
+        today={today}
+        first={300}
+        onRecord={setRecording}
+      />
       {data.coldest && data.coldest.tmin <= 0 && (
         <p>
           The coldest night was {shortDate(data.coldest.on, today)}:{' '}

@@ -34,7 +34,7 @@ interface KindProps {
   all: readonly (Programme & { own: boolean })[];
   chosen: Chosen;
   /** begins with another programme: its first container, nothing behind it */
-  begin: (programmeId: string, byHand?: boolean) => void;
+  begin: (programmeId: string) => void;
 }
 
 /** What it is, and by which programme it is raised. */
@@ -47,9 +47,9 @@ export function KindFields({ form, all, chosen, begin }: KindProps) {
     setValue('taxonId', id, { shouldValidate: form.formState.isSubmitted });
     const fits = (p: Programme & { own: boolean }) => suits(p.id, taxon(id), p.own);
     const usual = usualProgramme(id, all);
-    // its own usual way, unless the grower has chosen another that suits it too
-    const byHand = form.getFieldState('programmeId').isDirty && suits(chosen.id, taxon(id), chosen.own);
-    if (!byHand) begin((usual ?? all.find(fits))?.id ?? v.programmeId);
+    // another programme only where the one at hand does not suit the kind
+    const suited = suits(chosen.id, taxon(id), chosen.own) && usual?.id !== 'swollen-base';
+    if (!suited) begin((usual ?? all.find(fits))?.id ?? v.programmeId);
     setValue('maybe', []);
   };
   const taxa = useMemo(() => taxaByName().map((t) => ({ id: t.id, name: t.name, more: t.botanical })), []);
@@ -75,7 +75,7 @@ export function KindFields({ form, all, chosen, begin }: KindProps) {
         label="Programme"
         choices={programmes}
         value={v.programmeId}
-        onChoose={(id) => id !== '' && begin(id, true)}
+        onChoose={(id) => id !== '' && begin(id)}
         hint={chosen.summary}
         error={errors.programmeId?.message}
       />

@@ -206,8 +206,8 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
     if (v.code === '' || v.code === lastOffered.current) setValue('code', freed);
     lastOffered.current = freed;
   }, [freed, v.code, setValue]);
-  const begin = (id: string, byHand = false) => {
-    setValue('programmeId', id, { shouldDirty: byHand });
+  const begin = (id: string) => {
+    setValue('programmeId', id);
     setValue('standsAt', '');
     setValue('container', all.find((p) => p.id === id)?.steps[0].container ?? 'seed-flat');
   };
