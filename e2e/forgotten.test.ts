@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import type { Round } from '@gonimos/contract/round';
 import { here } from './here.ts';
-import { ask, find, sheet, sheetGone } from './page.ts';
+import { ask, aWeekLater, find, sheet, sheetGone } from './page.ts';
 
 const round = (page: Page) => ask<Round>(page, '/round?most=1000');
 const row = (page: Page, text: string | RegExp) =>
@@ -100,14 +100,7 @@ describe('nothing is forgotten, in the browser', () => {
     for (let week = 0; week < 12; week++) {
       await page.getByRole('heading', { name: 'Ahead' }).waitFor();
       if ((await row(page, 'Count emergence').getByRole('button', { name: 'Record' }).count()) > 0) break;
-      const year = page.getByRole('link', { name: /^The year so far/ });
-      const day = await year.getAttribute('aria-label');
-      await page.getByRole('button', { name: 'a week', exact: true }).click();
-      await page.waitForFunction(
-        (old) =>
-          document.querySelector('a[aria-label^="The year so far"]')?.getAttribute('aria-label') !== old,
-        day,
-      );
+      await aWeekLater(page);
     }
     await row(page, 'Count emergence').getByRole('button', { name: 'Record' }).click();
     await sheet(page).getByLabel('Up').fill('0');
@@ -140,7 +133,7 @@ describe('nothing is forgotten, in the browser', () => {
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await missed(page).getByText(`${before} missed`).waitFor();
     // after a week away it is all in one list
-    await page.getByRole('button', { name: 'a week', exact: true }).click();
+    await aWeekLater(page);
     await page.getByText('You were last here 9 Mar.').waitFor();
     await page.getByRole('link', { name: 'Go through it' }).click();
     await page.getByRole('heading', { name: 'Meanwhile' }).waitFor();

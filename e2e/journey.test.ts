@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { PHONE } from './browser.ts';
 import { here } from './here.ts';
-import { pick, sheet } from './page.ts';
+import { aWeekLater, pick, sheet } from './page.ts';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
 
@@ -14,16 +14,6 @@ describe('journeys in the browser', () => {
   const at = here();
 
   const stepOf = (page: Page, title: string) => page.getByRole('listitem').filter({ hasText: title }).first();
-
-  const year = (page: Page) => page.getByRole('link', { name: /^The year so far/ });
-  const aWeekLater = async (page: Page) => {
-    const before = await year(page).getAttribute('aria-label');
-    await page.getByRole('button', { name: 'a week', exact: true }).click();
-    await page.waitForFunction(
-      (old) => document.querySelector('a[aria-label^="The year so far"]')?.getAttribute('aria-label') !== old,
-      before,
-    );
-  };
 
   it('a seed cohort from sowing to cells: planned, recorded, moved, reversed, kept', async () => {
     const { page } = await at.enter('Grower');

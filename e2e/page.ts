@@ -9,6 +9,16 @@ export const sheetGone = (page: Page) => sheet(page).waitFor({ state: 'detached'
 export const ask = <T>(page: Page, path: string): Promise<T> =>
   page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as Promise<T>, path);
 
+/** The demo's calendar goes on by a week, and the page has heard of it. */
+export async function aWeekLater(page: Page): Promise<void> {
+  const before = await page.getByRole('link', { name: /^The year so far/ }).getAttribute('aria-label');
+  await page.getByRole('button', { name: 'a week', exact: true }).click();
+  await page.waitForFunction(
+    (old) => document.querySelector('a[aria-label^="The year so far"]')?.getAttribute('aria-label') !== old,
+    before,
+  );
+}
+
 /** Chooses one of a long list by typing its name. */
 export async function pick(page: Page, label: string, name: string): Promise<void> {
   const box = page.getByRole('combobox', { name: label }).and(page.locator('input'));
