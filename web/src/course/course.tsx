@@ -203,7 +203,7 @@ export function CoursePart() {
           ))}
         </ul>
       </section>
-      <section>
+      <section className="max-lg:order-4">
         <h2 className="mb-1 text-xl">What moved</h2>
         <Changes changes={changes} today={today} />
       </section>

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { FittingLine } from '@gonimos/contract/fittings';
 import { workOn } from '@gonimos/contract/records';
-import { plural } from '@gonimos/core/words';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -31,7 +30,7 @@ function Line({ fitting: f, today, onTend }: { fitting: FittingLine; today: stri
         {f.since && <span className="soft">, on since {shortDate(f.since, today)}</span>}
       </span>
       <span className={f.due < today ? 'font-semibold text-accent' : 'soft'}>{whenWords(f, today)}</span>
-      <button type="button" className="btn border-primary bg-transparent text-primary" onClick={onTend}>
+      <button type="button" className="btn w-24 border-primary bg-transparent text-primary" onClick={onTend}>
         {BUTTON[f.how]}
         <span className="sr-only">
           : {f.what}, {f.code}
@@ -72,7 +71,7 @@ export function Fittings() {
         </Link>
         {kinds.map((k) => (
           <Link key={k} to={`?what=${k}`} className={what === k ? 'font-bold' : 'underline'}>
-            {plural(data.filter((f) => f.what === k).length, k)}
+            {k} {data.filter((f) => f.what === k).length}
           </Link>
         ))}
       </p>
