@@ -1,11 +1,12 @@
 import { toDay, toIso, type Day, type IsoDate } from '../calendar/index.ts';
 import type { Wall } from '../containers/index.ts';
-import { MAJOR, operation, workOf, type Fitting } from '../operations/index.ts';
+import { MAJOR, operation, workOf } from '../operations/index.ts';
 import type { Plant } from '../plant/index.ts';
 import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { dryAir } from '../season/climate.ts';
 import { contextOf, plantOf } from './context.ts';
+import { lapses } from './lapse.ts';
 import { materialsOf } from './materials.ts';
 import { survivalOdds } from './odds.ts';
 import { objection, place, type Placement } from './place.ts';
@@ -16,19 +17,6 @@ import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/rese
 import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
 import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
-
-/** Days after its window in which small care may still be recorded before it lapses. */
-export const GRACE_DAYS = 14;
-
-/** What stays on a plant when its container is opened. */
-const STAYS_ON: ReadonlySet<Fitting> = new Set([
-  'wire',
-  'binding',
-  'tourniquet',
-  'stake',
-  'cover',
-  'repellent',
-]);
 
 /** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
 const marks = (hand: StepInHand, into: string | null): boolean =>
@@ -164,30 +152,6 @@ class Planner {
     this.planned.set(row.key, row);
   }
 
-  /** Whether plants were opened again since aftercare was due: what it would have looked at is gone. */
-  private overtaken({ step, op }: StepInHand, due: Day): boolean {
-    if (op.tends && STAYS_ON.has(op.tends.what)) return false;
-    return this.hands.some((other) => {
-      const opens = other.rootLoss > 0 || other.step.container !== undefined;
-      const at = this.ctx.dates.get(other.step.key);
-      return (
-        opens && !other.step.chain && other.step.key !== step.chain && at?.done === true && at.day! > due
-      );
-    });
-  }
-
-  /** Aftercare of work that was left out is not asked for, nor small care whose time has gone by. */
-  private lapses(hand: StepInHand, found: Placement): boolean {
-    const { step, op, fact } = hand;
-    if (!step.chain) return false;
-    const leftOut = (key: string) => ['dropped', 'lapsed'].includes(this.planned.get(key)?.status ?? '');
-    if (fact.lapsed || leftOut(step.chain) || leftOut(step.after[0].step)) return true;
-    const parent = this.ctx.dates.get(step.after[0].step);
-    if (parent?.done !== true || found.window === null) return false;
-    if (this.overtaken(hand, found.window.opens)) return true;
-    return op.lapses === true && found.window.closes + GRACE_DAYS < this.ctx.today;
-  }
-
   private isOpen(key: string): boolean {
     return this.planned.get(key)?.status === 'planned';
   }
@@ -229,7 +193,7 @@ class Planner {
       });
       return;
     }
-    if (this.lapses(hand, found)) {
+    if (lapses(this, hand, found)) {
       row.status = 'lapsed';
       row.closes = toIso(window.closes);
       ctx.dates.set(row.key, {

@@ -1,6 +1,7 @@
 export * from './compile.ts';
 export * from './diff.ts';
 export { onlyDrifted, type Drifting } from './drift.ts';
+export { GRACE_DAYS } from './lapse.ts';
 export * from './types.ts';
 export { readyShare } from './rules/buds.ts';
 export { RULE_WORDS } from './rules/words.ts';
