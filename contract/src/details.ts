@@ -4,6 +4,7 @@ import { pottingKept, pottingTold } from './containers.ts';
 import { cuttingsKept } from './cuttings.ts';
 import { body } from './fields.ts';
 import { fittingsTold } from './fittings.ts';
+import { layerTold } from './layers.ts';
 import { looksKept, looksTold } from './looks.ts';
 import { missedKept } from './missed.ts';
 import { moveKept } from './moves.ts';
@@ -24,6 +25,7 @@ export const toldDetails = body({
   standing: maybe(standingTold),
   survival: maybe(survivalTold),
   looks: maybe(looksTold),
+  layer: maybe(layerTold),
   fittings: maybe(fittingsTold),
 });
 
@@ -34,6 +36,7 @@ export const keptDetails = body({
   standing: maybe(standingKept),
   survival: maybe(survivalKept),
   looks: maybe(looksKept),
+  layer: maybe(layerTold),
   cuttings: maybe(cuttingsKept),
   trays: maybe(traysKept),
   visit: maybe(visitKept),

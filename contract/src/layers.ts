@@ -48,6 +48,11 @@ export const newLayerEvent = body({
   note: text(500).default(''),
 });
 
+/** What a look under the film showed, told with work on a layer. */
+export const layerTold = body({
+  found: string<LayerFind>().oneOf(LAYER_FINDS, noneOf(LAYER_FINDS)).required('is missing'),
+});
+
 export type LayerInput = InferType<ReturnType<typeof layer>>;
 export type NewLayers = InferType<typeof newLayers>;
 export type AskLayers = InferType<typeof askLayers>;
@@ -57,6 +62,8 @@ export type NewLayerEvent = InferType<typeof newLayerEvent>;
 export interface DatedDecision {
   verdict: Verdict;
   fill: { p10: string; p50: string; p90: string } | null;
+  /** its likeliest day has gone by, and nobody has said that it is full */
+  overdue: boolean;
   opening: string;
   margin: { p10: number; p50: number; share: number } | null;
   cutOff: string | null;

@@ -1,5 +1,6 @@
 import { boolean, string, type InferType } from 'yup';
-import { body, id, name, text, version } from './fields.ts';
+import { UNIT_SYSTEMS, type UnitSystem } from '@gonimos/core/units';
+import { body, id, name, noneOf, text, version } from './fields.ts';
 import { siteFields } from './nursery.ts';
 
 export const ROLES = ['helper', 'grower', 'owner'] as const;
@@ -29,6 +30,11 @@ export const changePassword = body({
   id: id(),
   current: text(200).required('is missing'),
   password: password(),
+});
+/** The units one reads and types measures in. */
+export const chooseUnits = body({
+  id: id(),
+  units: string().oneOf(UNIT_SYSTEMS, noneOf(UNIT_SYSTEMS)).required('is missing'),
 });
 export const endSession = body({ id: id() });
 
@@ -70,6 +76,8 @@ export interface Session {
   /** goes back in the x-csrf-token header of every write */
   csrf: string;
   demo: boolean;
+  /** the units the person reads and types measures in */
+  units: UnitSystem;
   /** no owner yet: the first visit makes one */
   empty: boolean;
 }

@@ -41,8 +41,12 @@ export const QUESTIONS = [
   {
     id: 'layer',
     question: 'Air layer',
-    options: { single: 'single: root, sever', double: 'double: root, prune in place, root again, sever' },
-    usual: 'single',
+    options: {
+      'by-date': 'double where its dates allow, else single',
+      single: 'single: root, sever',
+      double: 'double: root, prune in place, root again, sever',
+    },
+    usual: 'by-date',
     decides: 'plan',
   },
   {

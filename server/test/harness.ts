@@ -228,6 +228,11 @@ export async function workshop(b: Bench) {
     cohort: (cohortId: string) => v.get<Cohort>(`/cohorts/${cohortId}`),
     placeId: (name: string) => places.find((p) => p.name === name)!.id,
     step: async (cohortId: string, key: string) => (await course(cohortId)).steps.find((s) => s.key === key)!,
+    /** Schools of the nursery, as an owner chooses them. */
+    schools: async (schools: Record<string, string>) => {
+      const { version } = await owner.get<{ version: number }>('/nursery');
+      await must(owner.put('/nursery/schools', { version, schools }));
+    },
     /** A lime in the ground, kept for its layers. */
     parent: () =>
       enter(

@@ -39,15 +39,26 @@ describe('air layers', () => {
     await must(event(top.id, 'looked', '2036-07-15', { found: 'few' }));
     await must(event(top.id, 'looked', '2036-08-01', { found: 'full' }));
     await must(event(top.id, 'opened', '2036-08-02'));
-    await refusal(event(top.id, 'severed', '2036-09-20'), 'container');
+    // opened and wrapped again, nobody has seen the second filling
+    const unseen = event(top.id, 'severed', '2036-09-20', { container: 'basket-25' });
+    await refusal(unseen, 'look under the film first');
+    await refusal(event(top.id, 'severed', '2036-09-20', { found: 'full' }), 'container');
     const out = await must<Outcome>(
-      event(top.id, 'severed', '2036-09-20', { container: 'basket-25', placeId: w.placeId('North bench') }),
+      event(top.id, 'severed', '2036-09-20', {
+        container: 'basket-25',
+        placeId: w.placeId('North bench'),
+        found: 'filling',
+      }),
     );
     expect([out.live, out.pending]).to.deep.equal([1, 0]);
-    expect(await cohort(top.id)).to.include({ container: 'basket-25', placeId: w.placeId('North bench') });
+    expect(await cohort(top.id)).to.include({
+      container: 'basket-25',
+      placeId: w.placeId('North bench'),
+    });
     expect((await w.step(top.id, 'sever')).status).to.equal('done');
     await must(event(top.id, 'wound-sealed', '2036-10-01'));
-    // recorded from the course instead, and taken back: the layer hangs again
+    // recorded from the course instead, where one filling is the school, and taken back: the layer hangs again
+    await w.schools({ layer: 'single' });
     const cut = {
       id: id(),
       cohortId: low.id,
@@ -55,7 +66,8 @@ describe('air layers', () => {
       on: '2036-10-01',
       details: { potting: { container: 'basket-25' } },
     };
-    await must(v.post('/records', cut));
+    await refusal(v.post('/records', cut), 'details.layer.found');
+    await must(v.post('/records', { ...cut, details: { ...cut.details, layer: { found: 'few' } } }));
     const stage = async () =>
       (await v.get<ParentLayers>(`/parents/${p}/layers`)).layers.find((x) => x.cohortId === low.id)!.state
         .stage;

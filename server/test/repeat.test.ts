@@ -201,7 +201,14 @@ describe('propagation, sent twice and at once', () => {
     const p = await w.parent();
     const l = drawnLayer();
     await must(v.post(`/parents/${p.id}/layers`, { id: id(), on: '2036-06-01', layers: [l] }));
-    const off = () => ({ id: id(), kind: 'severed', on: '2036-09-20', container: 'basket-25', note: '' });
+    const off = () => ({
+      id: id(),
+      kind: 'severed',
+      on: '2036-09-20',
+      found: 'full',
+      container: 'basket-25',
+      note: '',
+    });
     await told(
       [v.post(`/layers/${l.id}/events`, off()), other.post(`/layers/${l.id}/events`, off())],
       /cannot be|severed/,

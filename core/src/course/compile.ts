@@ -27,12 +27,14 @@ class Planner {
   readonly ctx: Context;
   readonly hands: StepInHand[];
   readonly planned = new Map<string, PlannedStep>();
+  /** steps that are no part of this course after all */
+  private readonly leftOut = new Set<string>();
   plant: Plant;
   /** what holds the roots today */
   private readonly wall: Wall;
-  /** the plant as it stands today */
   /** as it stood after what was last done */
   private readonly stood: Plant;
+  /** as it stands today */
   readonly now: Plant;
   readonly last = new Map<string, LastWork>();
   /** most of the top that may go at once */
@@ -168,10 +170,20 @@ class Planner {
     return [...days].map(([key, n]) => ({ key, days: n }));
   }
 
+  /** Whether a step is no part of the course: an opening for which a layer has no time, and what would follow it. */
+  private leavesOut({ step }: StepInHand, found: Placement): boolean {
+    const out =
+      (this.ctx.byDate && found.code === 'layer-cut-off') ||
+      (step.chain !== null && this.leftOut.has(step.chain));
+    if (out) this.leftOut.add(step.key);
+    return out;
+  }
+
   private plan(hand: StepInHand): void {
     const { ctx } = this;
     const row = this.base(hand);
     const found = place(ctx, hand, this.plant, this.last);
+    if (this.leavesOut(hand, found)) return;
     const by = hand.fact.moved?.overrides ? hand.fact.moved : null;
     if (by && toDay(by.to) >= ctx.today) return this.setByHand(hand, row, found, toDay(by.to));
     row.reasons = reasonsOf(found, hand);
@@ -292,7 +304,7 @@ class Planner {
   course(): Course {
     const { ctx, plant } = this;
     const end = [...ctx.dates.values()].reduce((m, d) => Math.max(m, d.day ?? 0), 0);
-    const steps = this.hands.map((h) => this.planned.get(h.step.key)!);
+    const steps = this.hands.flatMap((h) => this.planned.get(h.step.key) ?? []);
     plant.advance(Math.max(end, ctx.today, plant.day) + 366);
     return {
       steps: [...steps, ...yearlySteps(ctx, this.wall, steps)],

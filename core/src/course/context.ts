@@ -3,6 +3,7 @@ import { workOf } from '../operations/index.ts';
 import { Plant, type Seasons } from '../plant/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { taxon, toleranceOf } from '../taxa/index.ts';
+import { wayOf } from './layer-way.ts';
 import type { Context, CourseFacts } from './types.ts';
 
 /** First caliper of a seedling or cutting, mm. */
@@ -64,11 +65,7 @@ export function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate):
     book,
     today: toDay(today),
     dates: new Map(),
-    levels: {
-      cohort: facts.schools.cohort,
-      programme: facts.programme.schools,
-      nursery: facts.schools.nursery,
-    },
+    ...wayOf(facts),
     tolerance: toleranceFor(facts),
     seasons: seasonsOf(book, t),
     practice: facts.own ? 'your data' : 'common practice',

@@ -92,6 +92,8 @@ export interface StepFact {
   lighten?: { share: number; found: string; on: IsoDate };
   /** looked at before it was ready: waits again from that day, and for what */
   again?: { on: IsoDate; found: string };
+  /** seen to be ready: it waits for no more warmth */
+  ripe?: { on: IsoDate; found: string };
   /** the window in which it was to be done, and was not; until the grower says what becomes of it */
   missed?: MissedWindow;
   /** plants it was done on so far, where more are left for another day */
@@ -100,6 +102,12 @@ export interface StepFact {
   lapsed?: true;
   /** containers it wants that are spoken for or not there */
   short?: { container: string; count: number; until: IsoDate | null; takenBy: string };
+}
+
+/** An air layer as far as its course hangs on it. */
+export interface LayerSeen {
+  openedOn: IsoDate | null;
+  severedOn: IsoDate | null;
 }
 
 export type Light = 'full' | 'half' | 'shade';
@@ -125,6 +133,8 @@ export interface CourseFacts {
   lowGrowth?: { on: IsoDate; seen: boolean } | null;
   /** the cover over them now: mesh, fleece, cage or glass, and its clearance, mm */
   cover?: { clearance: number } | null;
+  /** of an air layer: what was done to it */
+  layer?: LayerSeen;
   /** days of cold the seed had when it was sown; null: none is told of, taken as enough */
   chilled?: number | null;
   /** when half of a sowing were up, by the counts so far */
@@ -230,6 +240,8 @@ export interface Demand {
 export interface Context {
   facts: CourseFacts;
   levels: Levels;
+  /** a layer is opened only where its dates allow */
+  byDate: boolean;
   taxon: Taxon;
   tolerance: GroupTolerance;
   book: SeasonBook;

@@ -31,6 +31,7 @@ export interface LayerState {
   /** opened, its roots shortened, wrapped again */
   openedOn: IsoDate | null;
   severedOn: IsoDate | null;
+  /** what was seen of the filling it is in; null: nobody has looked since it was wrapped */
   lastFind: LayerFind | null;
   lastLookOn: IsoDate | null;
   /** the wound on the parent has been re-cut and sealed */
@@ -66,7 +67,11 @@ export function layerState(events: readonly LayerEvent[]): LayerState {
     if (e.kind === 'ringed') [s.stage, s.ringedOn] = ['rooting', e.on];
     if (e.kind === 'looked' && e.found && s.stage !== 'second')
       s.stage = e.found === 'full' ? 'full' : 'rooting';
-    if (e.kind === 'opened') [s.stage, s.openedOn] = ['second', e.on];
+    if (e.kind === 'opened') {
+      s.stage = 'second';
+      s.openedOn = e.on;
+      s.lastFind = null;
+    }
     if (e.kind === 'rewrapped' && s.stage === 'full') s.stage = 'rooting';
     if (e.kind === 'severed') [s.stage, s.severedOn] = ['severed', e.on];
     if (e.kind === 'failed') s.stage = 'failed';

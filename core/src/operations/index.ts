@@ -192,6 +192,10 @@ export function operation(id: string): Operation {
   return op;
 }
 
+/** Work of which something has to be told before it can be said to be done: a count, or what was seen. */
+export const mustBeTold = (op: Operation): boolean =>
+  op.layer !== undefined || op.asks.includes('emergence') || op.asks.includes('rooted');
+
 /** The library's operation whose part one plays: itself, or what it was made from. */
 export function workOf(id: string): string {
   const op = operation(id);

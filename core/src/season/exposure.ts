@@ -4,8 +4,8 @@ import { quantile } from '../stats/index.ts';
 import type { SeasonBook } from './book.ts';
 
 /** Largest fall from the night of one place to that of another, without and after hardening off. */
-export const SAFE_STEP = cp(10, '°C');
-export const HARDENED_STEP = cp(18, '°C');
+export const SAFE_STEP = cp(10, '°C colder');
+export const HARDENED_STEP = cp(18, '°C colder');
 /** Nights as mild as this harm nothing, whatever the fall. */
 export const MILD = cp(5, '°C');
 /** Days for which hardening off holds. */

@@ -49,7 +49,9 @@ describe('a layer through its life', () => {
           // the wound is the parent's: sealed once, after the layer is off or given up
           if (sealed > 0) expect(severed + failed).to.equal(1);
           expect(now.ringedOn).to.not.equal(null);
-          if (e.found) expect([now.lastFind, now.lastLookOn]).to.deep.equal([e.found, e.on]);
+          // opened and wrapped again nobody has seen of the new filling yet
+          if (e.found) expect(now.lastFind).to.equal(e.kind === 'opened' ? null : e.found);
+          if (e.found) expect(now.lastLookOn).to.equal(e.on);
         }
         expect(severed + failed, 'one end').to.be.at.most(1);
         // roots are shortened once: a third filling has no time in any year

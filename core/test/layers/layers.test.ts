@@ -6,6 +6,7 @@ import {
   crownTaken,
   cutFor,
   decideLayer,
+  expectedFull,
   designFaults,
   doubleCutOff,
   doubleMargin,
@@ -67,16 +68,21 @@ describe('air layers', () => {
     expect(slow.kind === 'days' && slow.p50 - from).to.be.within(53, 60);
     const none = book({ ...maritime, tmin: Array(12).fill(2), tmax: Array(12).fill(9) });
     expect(filling(none, from).kind).to.equal('never-fills');
-    expect(decideLayer(none, from, from, false).verdict).to.equal('never');
+    expect(decideLayer(none, { began: from, today: from, full: false }).verdict).to.equal('never');
   });
 
   it('a look that did not find it full: half the warmth again from that day, never sooner than a whole filling', () => {
     const still = book({ ...steady, spreadWinter: 0.01, spreadSummer: 0.01 });
     const from = toDay('2037-06-01');
     const after = (seen: number | null) => {
-      const d = decideLayer(still, from, from + 20, false, seen === null ? null : from + seen);
-      if (d.fill.kind !== 'days') throw new Error('never fills');
-      return d.fill.p50 - from;
+      const d = decideLayer(still, {
+        began: from,
+        today: from + 20,
+        full: false,
+        seen: seen === null ? null : from + seen,
+      });
+      if (d.due === null) throw new Error('never fills');
+      return d.due - from;
     };
     // 12 °C·d a day: a whole filling takes 31 days, half of one 16
     expect(after(null)).to.be.within(29, 34);
@@ -84,11 +90,47 @@ describe('air layers', () => {
     expect(after(30)).to.be.within(44, 49);
   });
 
+  it('overdue: what took longer in other years is told from today on, and a look is asked for', () => {
+    const b = books['43° N'];
+    const from = toDay('2037-05-20');
+    const first = filling(b, from);
+    if (first.kind !== 'days') throw new Error('never fills');
+    const on = (today: number, seen: number | null = null) => expectedFull(b, { from, seen, today });
+    // what the course counts on lies near the middle of the years
+    const { due } = on(from);
+    expect(due! - first.p50).to.be.within(-5, 5);
+    expect(on(due!).overdue).to.equal(false);
+    const late = on(first.p50 + 12);
+    expect(late).to.deep.include({ overdue: true, due });
+    if (late.fill.kind !== 'days') throw new Error('never fills');
+    expect(late.fill.p10, 'not before today').to.be.above(first.p50 + 12);
+    expect(late.fill.p50).to.be.within(late.fill.p10, late.fill.p90);
+    // so late that no year took as long: soon, and always after today
+    const far = on(first.p50 + 200);
+    expect(far.fill.kind === 'days' && far.fill.p10 > first.p50 + 200).to.equal(true);
+    const said = verdictText(decideLayer(b, { began: from, today: first.p50 + 12, full: false }));
+    expect(said).to.match(
+      /^Expected full \{2037-\d\d-\d\d\}, and not seen to be: look now; if it is not, by \{2037/,
+    );
+  });
+
+  it('the school of layers: one way whatever the dates allow, and it is said', () => {
+    const b = books['43° N'];
+    const asked = { began: toDay('2037-05-11'), today: toDay('2037-06-20'), full: true };
+    expect(decideLayer(b, asked).verdict).to.equal('double');
+    const single = decideLayer(b, { ...asked, school: 'single' });
+    expect(single.verdict).to.equal('single');
+    expect(verdictText(single)).to.match(/^One filling only, as the school of layers has it/);
+    // the dates refuse a second filling whatever the school
+    const late = { began: toDay('2037-07-20'), today: toDay('2037-09-01'), full: true };
+    expect(decideLayer(b, { ...late, school: 'double' }).verdict).to.equal('single');
+  });
+
   it('says its verdict plainly, with the days and the last day', () => {
     const on = toDay('2037-06-20');
     const late = toDay('2037-09-01');
     const words = (full: boolean, day: number) =>
-      verdictText(decideLayer(books['43° N'], on - 40, day, full));
+      verdictText(decideLayer(books['43° N'], { began: on - 40, today: day, full }));
     expect(words(true, on)).to.match(/^Full: open it.*at least \d+ days before frost.*\{2037-08-\d\d\}/);
     expect(words(false, on)).to.match(/^Not full yet, expected \{2037-\d\d-\d\d\}/);
     expect(words(true, late)).to.match(/^One filling only.*\d+ days too late for frost/);
@@ -104,14 +146,16 @@ describe('air layers', () => {
       expect(p10(name, cutOff)).to.be.at.least(0);
       expect(p10(name, cutOff + 1)).to.be.below(0);
       const ringed = cutOff - 60;
-      expect(decideLayer(b, ringed, cutOff - 10, true).verdict).to.equal('double');
-      expect(decideLayer(b, ringed, cutOff + 10, true).verdict).to.equal('single');
+      expect(decideLayer(b, { began: ringed, today: cutOff - 10, full: true }).verdict).to.equal('double');
+      expect(decideLayer(b, { began: ringed, today: cutOff + 10, full: true }).verdict).to.equal('single');
       // not full yet, and expected to be full well before, or well after
       const early = filling(b, ringed - 60);
       const inTime = early.kind === 'days' && early.p50 <= cutOff;
-      expect(decideLayer(b, ringed - 60, ringed - 50, false).verdict).to.equal(inTime ? 'wait' : 'single');
-      expect(decideLayer(b, cutOff, cutOff + 5, false).verdict).to.equal('single');
-      expect(decideLayer(b, ringed, cutOff - 10, true).cutOff).to.equal(cutOff);
+      expect(decideLayer(b, { began: ringed - 60, today: ringed - 50, full: false }).verdict).to.equal(
+        inTime ? 'wait' : 'single',
+      );
+      expect(decideLayer(b, { began: cutOff, today: cutOff + 5, full: false }).verdict).to.equal('single');
+      expect(decideLayer(b, { began: ringed, today: cutOff - 10, full: true }).cutOff).to.equal(cutOff);
     });
 
   it('warmth and frost order the cut-offs, as in the prototype: 27 July, a month later when warmer, long before when colder', () => {

@@ -6,23 +6,30 @@ import { facts, house, outside } from '../course/kit.ts';
 import { worldOf } from '../matrix/world.ts';
 
 /** Kinds and programmes that between them meet every question growers part on. */
-const PAIRS: [taxonId: string, programmeId: string, under: 'outside' | 'house' | 'dry', caliper?: number][] =
-  [
-    ['acer-campestre', 'seed-broadleaf', 'outside'],
-    ['carpinus-betulus', 'seed-ground', 'outside'],
-    ['salix-babylonica', 'cutting-hardwood', 'outside'],
-    ['quercus-robur', 'bought-liner', 'outside'],
-    ['pinus-sylvestris', 'seed-pine', 'outside'],
-    ['olea-europaea', 'bought-liner', 'outside'],
-    ['olea-europaea', 'bought-liner', 'dry'],
-    ['tilia-cordata', 'air-layer', 'outside'],
-    ['acer-campestre', 'clump-fused', 'outside'],
-    ['ficus-microcarpa', 'tropical-house', 'house'],
-    ['ficus-microcarpa', 'cutting-water', 'house', 16],
-    ['adenium-obesum', 'swollen-base', 'house'],
-  ];
+const PAIRS: [
+  taxonId: string,
+  programmeId: string,
+  under: 'outside' | 'house' | 'dry' | 'cool',
+  caliper?: number,
+][] = [
+  ['acer-campestre', 'seed-broadleaf', 'outside'],
+  ['carpinus-betulus', 'seed-ground', 'outside'],
+  ['salix-babylonica', 'cutting-hardwood', 'outside'],
+  ['quercus-robur', 'bought-liner', 'outside'],
+  ['pinus-sylvestris', 'seed-pine', 'outside'],
+  ['olea-europaea', 'bought-liner', 'outside'],
+  ['olea-europaea', 'bought-liner', 'dry'],
+  ['tilia-cordata', 'air-layer', 'outside'],
+  // where summers are cool a kind that roots slowly has no time for a second filling
+  ['quercus-robur', 'air-layer', 'cool'],
+  ['acer-campestre', 'clump-fused', 'outside'],
+  ['ficus-microcarpa', 'tropical-house', 'house'],
+  ['ficus-microcarpa', 'cutting-water', 'house', 16],
+  ['adenium-obesum', 'swollen-base', 'house'],
+];
 const dry = worldOf('mediterranean').outdoors;
-const BOOKS = { outside, house, dry };
+const cool = worldOf('cool-maritime').outdoors;
+const BOOKS = { outside, house, dry, cool };
 
 /** Everything a course is but its labels: what, when, how much, into what and with what. */
 const told = (c: Course): string =>

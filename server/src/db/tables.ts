@@ -9,6 +9,7 @@ import type { Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
 import type { CellState } from '@gonimos/core/trays';
 import type { RingRun } from '@gonimos/core/trunk';
+import type { UnitSystem } from '@gonimos/core/units';
 import type { Knex } from 'knex';
 
 /** How steps done up to a record stand under the programme that came after it; '' for no like. */
@@ -268,6 +269,7 @@ export interface PersonRow {
   skilled: boolean;
   disabledAt: Date | null;
   seenTo: string | null;
+  units: UnitSystem;
 }
 
 export interface PictureRow {

@@ -96,7 +96,7 @@ export const layers: Chapter = () => [
   }),
   say('LG-19L2', 'looked', '2036-09-02', { found: 'full' }),
   say('LG-19L2', 'severed', '2036-09-20', POTTED),
-  say('LG-19L1', 'severed', '2036-10-04', POTTED),
+  say('LG-19L1', 'severed', '2036-10-04', { ...POTTED, found: 'full' }),
   alive('LG-19L2', '2036-10-05'),
   say('LG-19L1', 'wound-sealed', '2036-10-04'),
   alive('LG-19L1', '2036-10-19'),

@@ -1,5 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { layerState, mayFollow } from '@gonimos/core/layers';
+import {
+  layerState,
+  mayFollow,
+  type LayerEventKind,
+  type LayerFind,
+  type LayerState,
+} from '@gonimos/core/layers';
 import { wrongField } from '../http/problem.ts';
 import type { Follower } from '../write/types.ts';
 import { eventsOf, findLayer, insertEvent } from './store.ts';
@@ -15,8 +21,20 @@ export const severingFollower: Follower = {
   },
 };
 
+/** What is opened or severed has been looked at first: then, or since it was wrapped and full. */
+export function refuseUnseen(
+  kind: LayerEventKind,
+  found: LayerFind | null,
+  state: LayerState,
+  field: string,
+): void {
+  if ((kind !== 'severed' && kind !== 'opened') || found !== null || state.lastFind === 'full') return;
+  throw wrongField(field, 'is missing: look under the film first, and say what it shows');
+}
+
 /** Work recorded on a layer's course is an event of the layer, and is taken back with the record. */
 export const layersFollower: Follower = {
+  keeps: ({ record: { details } }) => (details.layer ? { layer: details.layer } : {}),
   after: async ({ trx, personId }, { record: r, operation }) => {
     const kind = operation?.layer;
     if (!kind || !r.finished || !(await findLayer(trx, r.cohortId))) return;
@@ -25,7 +43,10 @@ export const layersFollower: Follower = {
     const last = events.at(-1)?.on;
     if (!mayFollow(state, kind)) throw wrongField('stepKey', `cannot be: the layer is ${state.stage}`);
     if (last && r.on < last) throw wrongField('on', `is before what was last written of it, ${last}`);
-    const found = kind === 'opened' ? ('full' as const) : null;
+    const found = r.details.layer?.found ?? null;
+    if (kind === 'looked' && found === null)
+      throw wrongField('details.layer.found', 'is missing: what the look showed');
+    refuseUnseen(kind, found, state, 'details.layer.found');
     const event = { id: randomUUID(), kind, on: r.on, found, note: r.note };
     await insertEvent(trx, r.cohortId, event, personId, r.id);
   },

@@ -15,6 +15,7 @@ import {
   decideLayer,
   designFaults,
   doubleCutOff,
+  expectedFull,
   layerState,
   marginCalendar,
   potFor,
@@ -22,10 +23,13 @@ import {
   verdictText,
   type LayerHow,
   type LayerMargin,
+  type LayerQuestion,
+  type LayerSchool,
   type LayerState,
   type NeverFills,
   type PlannedLayer,
 } from '@gonimos/core/layers';
+import { chosen, type Choices } from '@gonimos/core/schools';
 import type { SeasonBook } from '@gonimos/core/season';
 import { taxon, type Ease } from '@gonimos/core/taxa';
 import { caliperBefore } from '@gonimos/core/trunk';
@@ -44,26 +48,49 @@ const CALENDAR_DAYS = 150;
 const CALENDAR_FROM = 110;
 const WEEK = 7;
 
-function decided(
-  book: SeasonBook,
-  began: string,
-  on: string,
-  full: boolean,
-  ease: Ease,
-  seen: string | null = null,
-): DatedDecision {
-  const d = decideLayer(book, toDay(began), toDay(on), full, seen === null ? null : toDay(seen), ease);
+function decided(book: SeasonBook, asked: LayerQuestion): DatedDecision {
+  const d = decideLayer(book, asked);
   return {
     verdict: d.verdict,
-    fill:
-      d.fill.kind === 'days'
-        ? { p10: toIso(d.fill.p10), p50: toIso(d.fill.p50), p90: toIso(d.fill.p90) }
-        : null,
+    fill: spread(d.fill),
+    overdue: d.overdue,
     opening: toIso(d.opening),
     margin: marginOf(d.margin),
     cutOff: d.cutOff === null ? null : toIso(d.cutOff),
     text: verdictText(d),
   };
+}
+
+const spread = (f: ReturnType<typeof decideLayer>['fill']): DatedDecision['fill'] =>
+  f.kind === 'days' ? { p10: toIso(f.p10), p50: toIso(f.p50), p90: toIso(f.p90) } : null;
+
+/** What is decided of a layer that has been ringed, on the day it is or was to be decided; null where nothing is. */
+function decisionOn(
+  l: LayerRow,
+  s: LayerState,
+  at: { book: SeasonBook; ease: Ease; today: string; schools: Choices },
+) {
+  const on = decidingDay(s, at.today);
+  if (on === null || s.ringedOn === null) return null;
+  const { option } = chosen('layer', { cohort: l.schools, nursery: at.schools });
+  const d = decided(at.book, {
+    began: toDay(s.ringedOn),
+    today: toDay(on),
+    full: s.stage === 'full' || s.openedOn !== null || s.severedOn !== null,
+    seen: s.lastLookOn === null ? null : toDay(s.lastLookOn),
+    ease: at.ease,
+    // what was opened was decided by its dates
+    school: s.openedOn ? 'by-date' : (option as LayerSchool),
+  });
+  if (s.stage !== 'second') return d;
+  const second = expectedFull(at.book, {
+    from: toDay(s.openedOn!),
+    seen: s.lastLookOn !== null && s.lastLookOn > s.openedOn! ? toDay(s.lastLookOn) : null,
+    today: toDay(at.today),
+    which: 'second',
+    ease: at.ease,
+  });
+  return { ...d, fill: spread(second.fill), overdue: second.overdue };
 }
 
 /** The day a decision is about: today while it is still to be made, else the day it was made. */
@@ -111,12 +138,13 @@ async function statesOf(sql: Sql, rows: readonly LayerRow[]): Promise<(l: LayerR
 
 export async function readParentLayers(sql: Sql, parentId: string): Promise<ParentLayers> {
   const { placeId, ...parent } = await readParent(sql, parentId);
-  const { books, today } = await readGround(sql);
+  const { books, today, schools } = await readGround(sql);
   const book = books.get(placeId)!;
   const ease = taxon(parent.taxonId).layering;
   const rows = await layersOf(sql, parentId);
   const events = await eventsByLayer(sql, rows);
-  const layers = rows.map(({ parentId: _, ...l }): Layer => {
+  const layers = rows.map((row): Layer => {
+    const { parentId: _, schools: __, ...l } = row;
     const own = events.get(l.cohortId) ?? [];
     const state = layerState(own);
     const decidedOn = decidingDay(state, today);
@@ -124,19 +152,9 @@ export async function readParentLayers(sql: Sql, parentId: string): Promise<Pare
     return {
       ...l,
       state,
-      events: own.map(({ cohortId: __, ...e }) => e),
+      events: own.map(({ cohortId: ___, ...e }) => e),
       cut: cutFor(l.diameter, l.how),
-      decision:
-        decidedOn === null || state.ringedOn === null
-          ? null
-          : decided(
-              book,
-              state.ringedOn,
-              decidedOn,
-              state.stage === 'full' || state.openedOn !== null || state.severedOn !== null,
-              ease,
-              state.lastLookOn,
-            ),
+      decision: decisionOn(row, state, { book, ease, today, schools }),
       decidedOn,
       pot: pot && { id: pot.id, name: pot.name },
     };
@@ -176,7 +194,12 @@ export async function planLayers(sql: Sql, parentId: string, ask: AskLayers): Pr
       code: l.code,
       ...cutFor(l.diameter, l.how as LayerHow),
       pot: potFor(ballOf(l.diameter, l.how as LayerHow))?.name ?? null,
-      decision: decided(book, ask.on, ask.on, false, taxon(parent.taxonId).layering),
+      decision: decided(book, {
+        began: toDay(ask.on),
+        today: toDay(ask.on),
+        full: false,
+        ease: taxon(parent.taxonId).layering,
+      }),
     })),
     faults: [
       ...ask.layers.flatMap((l) => {

@@ -1,15 +1,10 @@
+import { sure } from '../db/sure.ts';
 import { randomUUID } from 'node:crypto';
 import type { NewLayerEvent, NewLayers } from '@gonimos/contract/layers';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { workOn } from '@gonimos/contract/records';
 import { container } from '@gonimos/core/containers';
-import {
-  layerState,
-  LAYER_EVENTS,
-  mayFollow,
-  type LayerEventKind,
-  type LayerFind,
-} from '@gonimos/core/layers';
+import { layerState, LAYER_EVENTS, mayFollow, type LayerEventKind } from '@gonimos/core/layers';
 import { operation, operationsThat } from '@gonimos/core/operations';
 import { putCohort } from '../cohorts/service.ts';
 import { onCohort } from '../course/outcome.ts';
@@ -19,12 +14,14 @@ import { insertEntries } from '../ledger/store.ts';
 import { notInFuture } from '../nursery/day.ts';
 import { readPlace } from '../nursery/store.ts';
 import { lockCohort } from '../write/lock.ts';
-import { recordWork } from '../records/service.ts';
+import { recordStep } from '../records/service.ts';
 import { insertWork } from '../records/store.ts';
 import type { Writing, Written } from '../write/types.ts';
 import { touching } from '../write/write.ts';
 import { readParent } from './read.ts';
+import { refuseUnseen } from './follow.ts';
 import { eventsOf, findLayer, insertEvent, insertLayer, type LayerRow } from './store.ts';
+import { FIND_SAID } from './words.ts';
 
 const PROGRAMME = 'air-layer';
 
@@ -83,67 +80,44 @@ const courseSteps = (trx: Trx, cohortId: string) =>
       operationsThat((o) => o.layer !== undefined),
     )
     .orderBy('seq')
-    .select('key', 'operation', 'ready');
+    .select('key', 'title', 'operation', 'odds', 'ready');
 
 /** The record an event came with, to be undone with it; `recorded`: the record has written the event itself. */
 type Told = string | null;
 
-/** A look that does not find it full: what comes next waits for half its warmth again. */
+/** A look: the check of its course is done with it; what comes next waits as the layer's facts have it. */
 async function lookedAt({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
   const steps = await courseSteps(trx, l.cohortId);
   const check = steps.find((s) => operation(s.operation).layer === 'looked' && s.ready);
-  const on = { cohortId: l.cohortId, on: e.on, note: e.note };
-  const recordId = check ? randomUUID() : null;
-  if (check && recordId)
-    await insertWork(trx, workOn({ ...on, id: recordId, stepKey: check.key, done: 1 }), {}, personId);
-  const next = steps.find((s) => operation(s.operation).layer !== 'looked');
-  if (next && e.found !== 'full') {
-    const again = FIND_WORDS[e.found as LayerFind] ?? 'not full';
-    await insertWork(
-      trx,
-      workOn({ ...on, id: randomUUID(), stepKey: next.key, finished: false }),
-      { looks: { again, vigour: null, lowGrowth: null, buds: null } },
-      personId,
-    );
-  }
-  return recordId;
-}
-
-const FIND_WORDS: Record<LayerFind, string> = {
-  dry: 'dry',
-  callus: 'callus only',
-  few: 'a few roots',
-  filling: 'roots, not full yet',
-  full: 'full',
-  'short-brittle': 'roots short and brittle',
-};
-
-async function opened(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
-  const { trx, personId } = w;
-  // a layer opened once is a double layer, whatever was meant before
-  await setSchools(w, l.cohortId, { layer: 'double' });
-  const step = (await courseSteps(trx, l.cohortId)).find((s) => operation(s.operation).layer === 'opened');
-  if (!step) return null;
-  const recordId = randomUUID();
+  const id = randomUUID();
+  const told = { id, cohortId: l.cohortId, on: e.on, note: e.note, stepKey: check?.key ?? null };
   await insertWork(
     trx,
-    workOn({ id: recordId, cohortId: l.cohortId, stepKey: step.key, on: e.on, done: 1, note: e.note }),
-    {},
+    workOn({ ...told, done: check ? 1 : null }),
+    { layer: { found: e.found! } },
     personId,
   );
-  return recordId;
+  return id;
 }
 
-/** What was decided by what was done; the plan that follows from it is read at once. */
-async function setSchools(
-  { trx, plan }: Writing,
-  cohortId: string,
-  chosen: Record<string, string>,
-): Promise<void> {
+/** Opened once it is a double layer, whatever was meant before: its facts say so from then on. */
+async function opened({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
+  const { programme } = await sure(trx('cohort').where({ id: l.cohortId }).first('programme'));
+  const step = programme.steps.find((s) => operation(s.operation).layer === 'opened');
+  if (!step) return null;
+  const id = randomUUID();
+  const told = { id, cohortId: l.cohortId, stepKey: step.key, on: e.on, done: 1, note: e.note };
+  await insertWork(trx, workOn(told), e.found ? { layer: { found: e.found } } : {}, personId);
+  return id;
+}
+
+/** When the base is split was decided by what was done; the plan that follows from it is read at once. */
+async function splitsBase({ trx, plan }: Writing, cohortId: string, now: boolean): Promise<void> {
+  const chosen = { 'base-split': now ? 'severing' : 'established' };
   await trx('cohort')
     .where({ id: cohortId })
     .update({ schools: trx.raw('schools || ?::jsonb', [JSON.stringify(chosen)]) });
-  await plan(trx, [cohortId], 'how it is layered was decided');
+  await plan(trx, [cohortId], 'when its base is split was decided');
 }
 
 async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
@@ -151,29 +125,25 @@ async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told>
   if (!e.container) throw wrongField('container', 'is missing: what it is potted into');
   if (container(e.container).shared) throw wrongField('container', 'is a tray: it wants a pot of its own');
   if (e.placeId) await readPlace(trx, e.placeId);
-  const opened = (await eventsOf(trx, [l.cohortId])).some((x) => x.kind === 'opened');
-  await setSchools(w, l.cohortId, {
-    layer: opened ? 'double' : 'single',
-    'base-split': e.split ? 'severing' : 'established',
-  });
+  await splitsBase(w, l.cohortId, e.split);
   const step = (await courseSteps(trx, l.cohortId)).find((s) => operation(s.operation).layer === 'severed');
   if (!step) throw wrongField('kind', 'cannot be: severing is no open step of its course');
-  await recordWork(
-    w,
-    workOn({
-      id: randomUUID(),
-      cohortId: l.cohortId,
-      stepKey: step.key,
-      on: e.on,
-      done: 1,
-      note: e.note,
-      details: {
-        potting: { container: e.container },
-        sizes: { calipers: [l.diameter], heights: [] },
-        ...(e.placeId ? { standing: { placeId: e.placeId } } : {}),
-      },
-    }),
-  );
+  const record = workOn({
+    id: randomUUID(),
+    cohortId: l.cohortId,
+    stepKey: step.key,
+    on: e.on,
+    done: 1,
+    note: e.note,
+    details: {
+      potting: { container: e.container },
+      sizes: { calipers: [l.diameter], heights: [] },
+      ...(e.found ? { layer: { found: e.found } } : {}),
+      ...(e.placeId ? { standing: { placeId: e.placeId } } : {}),
+    },
+  });
+  // it is the grower's to sever what was to be opened first
+  await recordStep(w, record, step);
   return 'recorded';
 }
 
@@ -185,7 +155,7 @@ async function failed({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent)
       type: 'lost_before_emergence',
       on: e.on,
       count: 1,
-      cause: e.found ? FIND_WORDS[e.found] : 'not rooted',
+      cause: e.found ? FIND_SAID[e.found] : 'not rooted',
       note: e.note,
       personId,
     },
@@ -237,6 +207,7 @@ export async function layerEvent(w: Writing, cohortId: string, e: NewLayerEvent)
   const last = events.at(-1)?.on;
   if (last && e.on < last) throw wrongField('on', `is before what was last written of it, ${last}`);
   if (kind === 'looked' && !e.found) throw wrongField('found', 'is missing: what the look showed');
+  refuseUnseen(kind, e.found, state, 'found');
   const told = (await ACTS[kind]?.(w, l, e)) ?? null;
   if (told !== 'recorded') await insertEvent(trx, cohortId, e, w.personId, told);
   return onCohort(trx, cohortId, e.id, 'the layer was seen to');

@@ -1,5 +1,6 @@
 import type { LayerInput, NewLayerEvent, Parent } from '@gonimos/contract/layers';
 import type { LayerEvent } from '@gonimos/core/layers';
+import type { Choices } from '@gonimos/core/schools';
 import type { Sql } from '../db/index.ts';
 
 export interface LayerRow extends Omit<LayerInput, 'id' | 'how'> {
@@ -7,6 +8,8 @@ export interface LayerRow extends Omit<LayerInput, 'id' | 'how'> {
   how: 'ring' | 'tourniquet';
   parentId: string;
   live: number;
+  /** schools of its own */
+  schools: Choices;
 }
 
 export const insertLayer = (sql: Sql, parentId: string, l: LayerInput): Promise<unknown> =>
@@ -31,6 +34,7 @@ const layers = (sql: Sql) =>
       cohortId: 'c.id',
       code: 'c.code',
       live: 'c.live',
+      schools: 'c.schools',
       parentId: 'l.parentId',
       stem: 'l.stem',
       height: 'l.height',

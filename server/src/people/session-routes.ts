@@ -4,6 +4,7 @@ import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import { object, string } from 'yup';
 import {
   changePassword,
+  chooseUnits,
   endSession,
   enterDemo,
   firstOwner,
@@ -19,7 +20,15 @@ import { answering, write } from '../write/write.ts';
 import { findNursery, insertNursery, insertPlace } from '../nursery/store.ts';
 import { hashPassword, passwordFits, refuseCommon } from './password.ts';
 import { hashOf, IDLE } from './session-store.ts';
-import { endSessionsOf, findByName, findByRole, insertPerson, readSessions } from './store.ts';
+import {
+  endSessionsOf,
+  findByName,
+  findByRole,
+  insertPerson,
+  keepUnits,
+  readSessions,
+  unitsOf,
+} from './store.ts';
 import { forgetFailed, noteFailed, refuseTooMany } from './tries.ts';
 
 /** Letters kept of what a browser says it is. */
@@ -33,6 +42,7 @@ export function sessionRoutes(app: FastifyInstance): void {
     return {
       person,
       csrf: reply.generateCsrf({ userInfo: person?.id ?? 'nobody' }),
+      units: person ? await unitsOf(app.db, person.id) : 'metric',
       demo: app.demo && nursery !== undefined && nursery.demoToday !== null,
       empty: nursery === undefined,
     };
@@ -158,6 +168,19 @@ export function sessionRoutes(app: FastifyInstance): void {
         },
       );
     },
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/session/units',
+    role: 'helper',
+    summary: 'Chooses the units one reads and types measures in; what is kept stays metric',
+    body: chooseUnits,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'own units', body, person }, async ({ trx }) => {
+        await keepUnits(trx, person.id, body.units);
+        return answering({ units: body.units });
+      }),
   });
 
   route(app, {

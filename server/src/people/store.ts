@@ -1,4 +1,5 @@
 import type { Person, PersonRow, Role, SessionRow } from '@gonimos/contract/people';
+import type { UnitSystem } from '@gonimos/core/units';
 import type { Sql, Trx } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 
@@ -22,6 +23,13 @@ export const readPerson = async (sql: Sql, id: string): Promise<Person> =>
   (await sql('person')
     .where({ id })
     .first<Person | undefined>(...COLUMNS))!;
+
+/** The units a person reads and types measures in. */
+export const unitsOf = async (sql: Sql, id: string): Promise<UnitSystem> =>
+  (await sql('person').where({ id }).first('units'))?.units ?? 'metric';
+
+export const keepUnits = (trx: Trx, id: string, units: UnitSystem): Promise<unknown> =>
+  trx('person').where({ id }).update({ units });
 
 export const findByRole = (sql: Sql, role: Role): Promise<Person | undefined> =>
   sql('person')

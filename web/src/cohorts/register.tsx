@@ -14,6 +14,7 @@ import { Section } from '../common/section';
 import { countWords } from '../common/words';
 import { COLUMNS, fits, inOrder, linesOf, type Column, type Line, type Wanted } from './lines';
 import { useRegister } from './queries';
+import { length } from '../common/units';
 
 const PAGE = 40;
 const WIDTHS: Partial<Record<Column, string>> = {
@@ -151,7 +152,7 @@ function TableLine({ line, season, today }: { line: Line } & Shown) {
         {r.live > 0 && <span className="md:sr-only"> alive</span>}
       </td>
       <td className="px-3 text-right whitespace-nowrap max-md:hidden">
-        {trunk > 0 ? `${trunk.toFixed(0)} mm` : ''}
+        {trunk > 0 ? length(trunk) : ''}
         {r.goalCaliper && <span className="soft block text-sm">of {r.goalCaliper}</span>}
       </td>
       <td className="px-3 max-md:hidden">{saidDate(r.startedSaid, today)}</td>

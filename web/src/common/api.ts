@@ -3,6 +3,7 @@ import type { OwnLibrary } from '@gonimos/contract/own';
 import type { Problem } from '@gonimos/contract/problem';
 import type { Session } from '@gonimos/contract/people';
 import { holdOwn } from '@gonimos/core/library';
+import { inUnits } from './units';
 
 /** An answer that is no success, with what to tell the person. */
 export class Failure extends Error {
@@ -88,7 +89,10 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
   await knowOwnLibrary(response);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
-  throw new Failure(problem, problem?.detail ?? `The server answered ${response.status}.`);
+  throw new Failure(
+    problem,
+    (problem && inUnits(problem.detail)) ?? `The server answered ${response.status}.`,
+  );
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);

@@ -1,5 +1,6 @@
 import { daysBetween, isIsoDate, toDay, yearOf } from '@gonimos/core/calendar';
 import { dateOrder } from './date-order';
+import { inUnits } from './units';
 
 const LOCALE = { 'day first': 'en-GB', 'month first': 'en-US' }[dateOrder()];
 const format = (options: Intl.DateTimeFormatOptions) => {
@@ -39,9 +40,9 @@ export function fromNow(iso: string, today: string): string {
   return n > 0 ? `in ${text}` : `${text} ago`;
 }
 
-/** Dates inside a reason are written {YYYY-MM-DD}; people read them in their own way. */
+/** Dates inside a reason are written {YYYY-MM-DD}; people read them, and measures, in their own way. */
 export const readable = (text: string, today: string): string =>
-  text.replace(/\{(\d{4}-\d{2}-\d{2})\}/g, (_, iso: string) => shortDate(iso, today));
+  inUnits(text).replace(/\{(\d{4}-\d{2}-\d{2})\}/g, (_, iso: string) => shortDate(iso, today));
 
 export const yearsOld = (startedFrom: string, today: string): number =>
   Math.max(0, Math.floor(daysBetween(startedFrom, today) / 365.25));

@@ -1,4 +1,5 @@
 import { cloneElement, useId, type ReactElement, type ReactNode } from 'react';
+import { inUnits } from './units';
 
 interface InputProps {
   id?: string;
@@ -32,7 +33,7 @@ export function Field({ label, hint, error, children, className = '' }: Props) {
       })}
       {(error || hint) && (
         <p id={`${id}-more`} className={`mt-1 text-sm ${error ? 'font-semibold text-error' : 'soft'}`}>
-          {error ? `${label} ${error}` : hint}
+          {error ? `${label} ${inUnits(error)}` : hint}
         </p>
       )}
     </div>

@@ -2,6 +2,7 @@ import { plural } from '@gonimos/core/words';
 import { container, type Wall } from '@gonimos/core/containers';
 import { millimetres } from './words';
 import { ringsOf, type RingRun } from '@gonimos/core/trunk';
+import { length } from './units';
 
 interface Props {
   rings: RingRun;
@@ -49,7 +50,7 @@ export function Section({ rings, season, containerId, target, size, fullScale }:
     strokeWidth: line.width,
     strokeDasharray: line.dash,
   };
-  const label = `Trunk ${now > 0 ? `${now.toFixed(0)} mm after ${plural(grown.length, 'season')}` : 'not grown yet'}${last ? `, expected ${millimetres(last.slow, last.fast)} after ${last.season}` : ''}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
+  const label = `Trunk ${now > 0 ? `${length(now)} after ${plural(grown.length, 'season')}` : 'not grown yet'}${last ? `, expected ${millimetres(last.slow, last.fast)} after ${last.season}` : ''}${target ? `, target ${target} mm` : ''}, in ${kind.name}`;
   return (
     <svg
       viewBox="-50 -50 100 100"

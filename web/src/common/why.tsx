@@ -2,6 +2,7 @@ import { RULE_WORDS, type Reason } from '@gonimos/core/course';
 import { isIsoDate } from '@gonimos/core/calendar';
 import { readable, shortDate } from './dates';
 import { Sheet } from './sheet';
+import { figure } from './units';
 
 /** The rules behind a date, the numbers they used and where those come from. */
 export function Why({
@@ -34,8 +35,9 @@ export function Why({
                         {f.label}
                       </th>
                       <td className="w-[27%] py-1 pr-3 text-right font-semibold">
-                        {isIsoDate(f.value) ? shortDate(f.value, today) : f.value}{' '}
-                        {f.unit.length < 16 ? f.unit : ''}
+                        {isIsoDate(f.value)
+                          ? shortDate(f.value, today)
+                          : figure(f.value, f.unit.length < 16 ? f.unit : '')}
                       </td>
                       <td className="soft py-1 text-right">
                         {f.unit.length >= 16 && <span className="block">{f.unit}</span>}

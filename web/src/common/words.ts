@@ -1,4 +1,5 @@
 import type { EntryType } from '@gonimos/core/ledger';
+import { inUnits } from './units';
 
 /** The trade's words for what the ledger holds. */
 export const ENTRY_WORDS: Record<EntryType, string> = {
@@ -41,5 +42,5 @@ export function spanWords({ from, to, likely }: { from: number; to: number | nul
 export function millimetres(slow: number, fast: number): string {
   const from = Math.round(slow);
   const to = Math.round(fast);
-  return from === to ? `${to} mm` : `${from}–${to} mm`;
+  return inUnits(from === to ? `${to} mm` : `${from}–${to} mm`);
 }

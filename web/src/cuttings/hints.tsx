@@ -1,4 +1,5 @@
 import { CUTTING_KINDS } from '@gonimos/core/cuttings';
+import { figure } from '../common/units';
 
 /** How the cuttings of a programme are made: length, wood, and what to mind with the knife. */
 export function CuttingHints({ programmeId }: { programmeId: string }) {
@@ -8,7 +9,7 @@ export function CuttingHints({ programmeId }: { programmeId: string }) {
     <div className="rounded-box bg-[var(--slip)] px-4 py-3">
       {kinds.map((k) => (
         <p key={k.id}>
-          <strong>{k.name}:</strong> {k.length.value} mm, {k.wood}. {k.how}
+          <strong>{k.name}:</strong> {figure(k.length.value, 'mm')}, {k.wood}. {k.how}
         </p>
       ))}
       <p className="mt-1 text-sm">

@@ -1,10 +1,11 @@
-import { CalendarDays, LogOut, MoonStar, Search, Sun } from 'lucide-react';
+import { CalendarDays, LogOut, MoonStar, Ruler, Search, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { dateOrder, keepDateOrder } from '../common/date-order';
 import { Sheet } from '../common/sheet';
 import { useNursery, useStepCalendar } from '../nursery/queries';
-import { useSession, useSignOut } from '../people/session';
+import { useChooseUnits, useSession, useSignOut } from '../people/session';
 import { WAYS } from './ways';
+import { unitSystem } from '../common/units';
 
 const STEPS = [
   { days: 1, name: 'a day' },
@@ -54,6 +55,8 @@ export function Me({ dark, flip, onKeys, onFind, onClose }: Props) {
   const session = useSession().data;
   const nursery = useNursery().data;
   const out = useSignOut();
+  const choose = useChooseUnits();
+  const other = unitSystem() === 'metric' ? 'US' : 'metric';
   return (
     <Sheet
       title={nursery?.name ?? 'Gonimos'}
@@ -76,6 +79,9 @@ export function Me({ dark, flip, onKeys, onFind, onClose }: Props) {
           onClick={() => keepDateOrder(dateOrder() === 'day first' ? 'month first' : 'day first')}
         >
           <CalendarDays size={20} /> Dates as {dateOrder() === 'day first' ? 'Mar 9' : '9 Mar'}
+        </button>
+        <button type="button" className={LINE} onClick={() => choose.mutate(other)}>
+          <Ruler size={20} /> Measures in {other === 'US' ? 'inches, gallons, °F' : 'mm, litres, °C'}
         </button>
         <button type="button" className={LINE} onClick={flip}>
           {dark ? <Sun size={20} /> : <MoonStar size={20} />} {dark ? 'Light' : 'Dark'}

@@ -2,7 +2,7 @@ import { DayInput } from '../common/day-input';
 import { percent } from '@gonimos/core/words';
 import { newLayerEvent, type Layer, type ParentLayers } from '@gonimos/contract/layers';
 import { CONTAINERS } from '@gonimos/core/containers';
-import { BASE_SPLIT, LAYER_EVENTS, LAYER_FINDS, mayFollow } from '@gonimos/core/layers';
+import { BASE_SPLIT, LAYER_EVENTS, mayFollow } from '@gonimos/core/layers';
 import { PlaceOptions } from '../nursery/place-options';
 import { readable } from '../common/dates';
 import { Field, Trouble } from '../common/field';
@@ -10,7 +10,9 @@ import { Sheet } from '../common/sheet';
 import { useSheetForm } from '../common/use-sheet-form';
 import { Decision } from './layer-card';
 import { useLayerEvent } from './queries';
-import { EVENT_WORDS, FIND_WORDS } from './words';
+import { findSpeaks, FindOptions } from './find-options';
+import { EVENT_WORDS } from './words';
+import { length } from '../common/units';
 
 interface Props {
   layer: Layer;
@@ -20,7 +22,7 @@ interface Props {
 }
 
 /** Events in which something is seen of the roots. */
-const LOOKS: ReadonlySet<string> = new Set(['looked', 'rewrapped', 'failed', 'opened']);
+const LOOKS: ReadonlySet<string> = new Set(['looked', 'rewrapped', 'failed', 'opened', 'severed']);
 
 /** What is seen and done on a layer today. */
 export function EventSheet({ layer, data, today, onClose }: Props) {
@@ -30,7 +32,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
     first: {
       kind: kinds[0],
       on: today,
-      found: 'filling',
+      found: '',
       note: '',
       split: false,
       container: layer.pot?.id ?? 'basket-25',
@@ -44,7 +46,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
         on: x.on,
         note: x.note,
         split: cut && x.split,
-        found: LOOKS.has(x.kind) ? (x.kind === 'opened' ? 'full' : x.found) : null,
+        found: LOOKS.has(x.kind) && x.found ? x.found : null,
         container: cut ? x.container : null,
         placeId: cut ? x.placeId : null,
       };
@@ -56,7 +58,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
   const severs = v.kind === 'severed';
   const late = v.kind === 'opened' && layer.decision?.verdict === 'single';
   return (
-    <Sheet title={layer.code} sub={`${layer.stem}, ${layer.height} mm up`} onClose={onClose}>
+    <Sheet title={layer.code} sub={`${layer.stem}, ${length(layer.height)} up`} onClose={onClose}>
       <form className="grid gap-5" noValidate onSubmit={submit}>
         {layer.state.stage !== 'severed' && <Decision layer={layer} today={today} />}
         {tell.error && <Trouble>{tell.error.message}</Trouble>}
@@ -77,14 +79,14 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
         <Field label="Day" error={faults.on}>
           <DayInput max={today} {...day('on')} />
         </Field>
-        {looks && v.kind !== 'opened' && (
-          <Field label="Found" error={faults.found}>
+        {looks && (
+          <Field
+            label="Under the film"
+            hint={v.kind === 'opened' || severs ? (findSpeaks(v.found) ?? undefined) : undefined}
+            error={faults.found}
+          >
             <select className="select" {...field('found')}>
-              {LAYER_FINDS.map((f) => (
-                <option key={f} value={f}>
-                  {FIND_WORDS[f]}
-                </option>
-              ))}
+              <FindOptions />
             </select>
           </Field>
         )}

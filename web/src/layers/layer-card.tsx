@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Layer } from '@gonimos/contract/layers';
 import { dateSpan, readable, shortDate } from '../common/dates';
 import { EVENT_WORDS, FIND_WORDS, STAGE_WORDS, VERDICT_WORDS } from './words';
+import { length, volume } from '../common/units';
 
 const TONE = {
   double: 'bg-[var(--celadon)]',
@@ -53,7 +54,7 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
             <span className="soft ml-3 font-sans text-base font-normal">{STAGE_WORDS[l.state.stage]}</span>
           </h3>
           <p className="soft">
-            {l.stem}, {l.height} mm up, {l.diameter} mm thick · {l.how}
+            {l.stem}, {length(l.height)} up, {length(l.diameter)} thick · {l.how}
           </p>
         </div>
         {open && (
@@ -81,9 +82,9 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
           <dt className="soft inline">Cut: </dt>
           <dd className="inline">
             {l.how === 'ring'
-              ? `ring ${l.cut.ring} mm wide, ${l.cut.girth} mm around`
-              : `${l.cut.wire} mm of wire around ${l.cut.girth} mm`}
-            , {l.cut.moss} L of moss, film {l.cut.film[0]} × {l.cut.film[1]} mm
+              ? `ring ${length(l.cut.ring)} wide, ${length(l.cut.girth)} around`
+              : `${length(l.cut.wire)} of wire around ${length(l.cut.girth)}`}
+            , {volume(l.cut.moss)} of moss, film {length(l.cut.film[0])} × {length(l.cut.film[1])}
           </dd>
         </div>
         {l.pot && hangs && (
@@ -94,8 +95,12 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
         )}
         {hangs && l.decision?.fill && l.state.stage !== 'full' && (
           <div>
-            <dt className="soft inline">Expected full: </dt>
-            <dd className="inline">{dateSpan(l.decision.fill.p10, l.decision.fill.p90, today)}</dd>
+            <dt className="soft inline">
+              {l.decision.overdue ? 'Should be full; else: ' : 'Expected full: '}
+            </dt>
+            <dd className={`inline ${l.decision.overdue ? 'font-semibold text-accent' : ''}`}>
+              {dateSpan(l.decision.fill.p10, l.decision.fill.p90, today)}
+            </dd>
           </div>
         )}
       </dl>

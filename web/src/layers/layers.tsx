@@ -15,6 +15,7 @@ import { ParentDrawing } from './parent-drawing';
 import { PlanSheet } from './plan-sheet';
 import { useParentLayers, useParents } from './queries';
 import { SafeDates } from './safe-dates';
+import { length, temperature } from '../common/units';
 
 /** Layers on a parent, top down, each with its verdict; the calendar of safe dates; new ones planned. */
 export function Layers() {
@@ -80,7 +81,7 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
         <div>
           <ParentDrawing base={parent.base} layers={layers} />
           <p className="soft mt-2 text-sm">
-            {parent.code}, base {parent.base.toFixed(0)} mm.{' '}
+            {parent.code}, base {length(parent.base)}.{' '}
             {data.crownTaken > 0 &&
               `What hangs on it takes ${percent(data.crownTaken)} of its crown, by cross-section.`}
           </p>
@@ -109,7 +110,8 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
       <section>
         <h2 className="text-xl">Safe dates for opening a double layer here</h2>
         <p className="soft mb-2 max-w-prose">
-          Days between the second filling, settled, and the first air at or below 0 °C, nine years in ten.{' '}
+          Days between the second filling, settled, and the first air at or below {temperature(0)}, nine years
+          in ten.{' '}
           {data.cutOff ? (
             <>
               The last day with time to spare is{' '}

@@ -1,4 +1,5 @@
 import type { Layer } from '@gonimos/contract/layers';
+import { length } from '../common/units';
 
 interface Drawn extends Pick<Layer, 'code' | 'stem' | 'height' | 'diameter'> {
   stage: Layer['state']['stage'] | 'drawn';
@@ -78,7 +79,7 @@ export function ParentDrawing({
   const yOf = (mm: number) => GROUND - (mm / tallest) * (GROUND - TOP);
   const scale = 30 / Math.max(base, 20);
   const gap = W / (stems.length + 1);
-  const label = `Seen from the side: ${all.map((l) => `${l.code} at ${l.height} mm on ${l.stem}`).join(', ') || 'no layer'}`;
+  const label = `Seen from the side: ${all.map((l) => `${l.code} at ${length(l.height)} on ${l.stem}`).join(', ') || 'no layer'}`;
   return (
     <svg viewBox={`0 0 ${W} ${H}`} className="card-plain w-full" role="img" aria-label={label}>
       <line x1={8} x2={W - 8} y1={GROUND} y2={GROUND} stroke="var(--bark)" strokeWidth={2} />

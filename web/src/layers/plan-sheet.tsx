@@ -1,5 +1,6 @@
 import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
+import { length, measureText, typedLength, unit, volume } from '../common/units';
 import { percent } from '@gonimos/core/words';
 import { useDeferredValue, useState } from 'react';
 import {
@@ -32,8 +33,8 @@ interface Drawn {
 }
 const toLayer = (d: Drawn) => ({
   ...d,
-  height: typed(d.height),
-  diameter: typed(d.diameter),
+  height: typedLength(d.height),
+  diameter: typedLength(d.diameter),
   branches: typed(d.branches),
   keeps: typed(d.keeps),
 });
@@ -71,11 +72,11 @@ function DrawnFields({ drawn: d, cut, fault, change, leaveOut, today }: DrawnPro
         <Field label="Stem" error={fault('stem')}>
           <input className="input" {...field('stem')} />
         </Field>
-        <Field label="Height" hint="mm above the soil" error={fault('height')}>
-          <input className="input" inputMode="numeric" {...field('height')} />
+        <Field label="Height" hint={`${unit('length')} above the soil`} error={fault('height')}>
+          <input className="input" autoComplete="off" {...field('height')} />
         </Field>
-        <Field label="Thickness" hint="mm at the ring" error={fault('diameter')}>
-          <input className="input" inputMode="decimal" {...field('diameter')} />
+        <Field label="Thickness" hint={`${unit('length')} at the ring`} error={fault('diameter')}>
+          <input className="input" autoComplete="off" {...field('diameter')} />
         </Field>
         <Field label="Branches above" hint="that it keeps" error={fault('branches')}>
           <input className="input" inputMode="numeric" {...field('branches')} />
@@ -101,14 +102,14 @@ function DrawnFields({ drawn: d, cut, fault, change, leaveOut, today }: DrawnPro
           <p>
             {d.how === 'ring' ? (
               <>
-                Ring <strong>{cut.ring} mm</strong> wide, <strong>{cut.girth} mm</strong> around
+                Ring <strong>{length(cut.ring)}</strong> wide, <strong>{length(cut.girth)}</strong> around
               </>
             ) : (
               <>
-                Wire <strong>{cut.wire} mm</strong> for a girth of {cut.girth} mm
+                Wire <strong>{length(cut.wire)}</strong> for a girth of {length(cut.girth)}
               </>
             )}
-            ; moss {cut.moss} L, film {cut.film[0]} × {cut.film[1]} mm; pot later:{' '}
+            ; moss {volume(cut.moss)}, film {length(cut.film[0])} × {length(cut.film[1])}; pot later:{' '}
             {cut.pot ?? 'none large enough, the ground'}.
           </p>
           <p className="mt-1">
@@ -148,8 +149,8 @@ export function PlanSheet({
     code: `${parent.code}L${data.layers.length + n}`,
     stem: freeStem(data),
     how: 'ring',
-    height: String(Math.max(300, 1400 - 500 * (n - 1))),
-    diameter: String(18 + 4 * (n - 1)),
+    height: measureText(Math.max(300, 1400 - 500 * (n - 1))),
+    diameter: measureText(18 + 4 * (n - 1)),
     branches: '3',
     keeps: '2',
     becomes: '',

@@ -11,6 +11,7 @@ import { useSheetForm } from '../common/use-sheet-form';
 import { useBasedOn, Versions } from './own';
 import { useSaveOperation } from './queries';
 import { WindowFields } from './window-fields';
+import { measureText, typedMeasure, unit } from '../common/units';
 
 interface Props {
   from: Operation;
@@ -28,7 +29,7 @@ const first = (e: OperationEdit, name: string) => ({
   topLoss: percentText(e.topLoss),
   recovery: String(e.recovery),
   established: e.established === null ? '' : String(e.established),
-  guard: e.guard === null ? '' : String(e.guard),
+  guard: measureText(e.guard, 'temperature'),
   minutes: String(e.minutes),
   crew: String(e.crew),
   skilled: e.skilled,
@@ -45,7 +46,7 @@ const editOf = (v: Typed) => ({
   topLoss: share(v.topLoss),
   recovery: typed(v.recovery),
   established: typedOrNull(v.established),
-  guard: typedOrNull(v.guard),
+  guard: typedMeasure(v.guard, 'temperature') ?? null,
   minutes: typed(v.minutes),
   crew: typed(v.crew),
   tools: v.tools
@@ -116,7 +117,11 @@ function Editor({ from, copy, basedOn: newest }: Props) {
           >
             <input {...number} {...field('established')} />
           </Field>
-          <Field label="Coldest night after it" hint="°C, empty: any" error={fault('guard')}>
+          <Field
+            label="Coldest night after it"
+            hint={`${unit('temperature')}, empty: any`}
+            error={fault('guard')}
+          >
             <input {...number} {...field('guard')} />
           </Field>
         </div>

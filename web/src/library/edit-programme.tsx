@@ -16,7 +16,9 @@ import { SchoolFields } from '../schools/school-fields';
 import { useNursery } from '../nursery/queries';
 import { Failure, newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
+import { MeasureInput } from '../common/measure-input';
 import { typed } from '../common/numbers';
+import { unit } from '../common/units';
 import { Loading } from '../common/loading';
 import { useProgramme, useSaveProgramme } from './queries';
 
@@ -142,17 +144,15 @@ function StepFields({ step, before, faults, first, onChange, onMove, onRemove }:
             ))}
           </select>
         </Field>
-        <Field label="Caliper at least" hint="mm">
-          <input
-            className="input"
-            inputMode="decimal"
-            value={condition?.measure === 'caliper' ? condition.atLeast : ''}
-            onChange={(e) => {
-              const n = typed(e.target.value);
+        <Field label="Caliper at least" hint={unit('length')}>
+          <MeasureInput
+            quantity="length"
+            value={condition?.measure === 'caliper' ? condition.atLeast : undefined}
+            onChange={(mm) =>
               set({
-                conditions: n === undefined ? undefined : [{ measure: 'caliper', atLeast: n, unit: 'mm' }],
-              });
-            }}
+                conditions: mm === undefined ? undefined : [{ measure: 'caliper', atLeast: mm, unit: 'mm' }],
+              })
+            }
           />
         </Field>
         <Field

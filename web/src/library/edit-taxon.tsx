@@ -19,6 +19,7 @@ import { typed } from '../common/numbers';
 import { useSheetForm } from '../common/use-sheet-form';
 import { useBasedOn, Versions } from './own';
 import { useSaveTaxon } from './queries';
+import { figure, measureText, temperature, typedMeasure, unit } from '../common/units';
 
 interface Props {
   from: Taxon;
@@ -38,10 +39,11 @@ const PHENOLOGIES: Record<keyof typeof CHILL_NEED, { words: string }> = {
   'high-chill': { words: 'wants a long winter first' },
   'warm-season': { words: 'grows by warmth and rain, without winter' },
 };
-const PACES: Choice[] = Object.entries(FREE_RING).map(([id, p]) => [
-  id,
-  `${id.replace('-', ' ')}, ${p.value} mm a season`,
-]);
+const paces = (): Choice[] =>
+  Object.entries(FREE_RING).map(([id, p]) => [
+    id,
+    `${id.replace('-', ' ')}, ${figure(p.value, 'mm')} a season`,
+  ]);
 const WOODS = [
   ['softwood', 'Softwood cuttings'],
   ['semi-ripe', 'Semi-ripe cuttings'],
@@ -50,15 +52,15 @@ const WOODS = [
   ['water', 'Cuttings in water'],
 ] as const;
 
-const NUMBERS = ['hardyTo', 'emergence', 'stratification', 'warmStratification', 'keeps'] as const;
+const NUMBERS = ['stratification', 'warmStratification', 'keeps'] as const;
 
 /** A taxon as it stands in the form: numbers as they are typed. */
 const first = (e: TaxonEdit, name: string, code: string) => ({
   ...e,
   name,
   code,
-  hardyTo: String(e.hardyTo),
-  emergence: String(e.emergence),
+  hardyTo: measureText(e.hardyTo, 'temperature'),
+  emergence: measureText(e.emergence, 'warmth'),
   stratification: String(e.stratification),
   warmStratification: String(e.warmStratification),
   keeps: String(e.keeps),
@@ -69,6 +71,8 @@ type Typed = ReturnType<typeof first>;
 const editOf = (v: Typed) => ({
   ...v,
   ...Object.fromEntries(NUMBERS.map((n) => [n, typed(v[n])])),
+  hardyTo: typedMeasure(v.hardyTo, 'temperature'),
+  emergence: typedMeasure(v.emergence, 'warmth'),
   code: v.code.trim().toUpperCase(),
   sown: v.sown || null,
 });
@@ -139,14 +143,14 @@ function Editor({ from, copy, basedOn: newest }: Props) {
         <h3 className="text-lg">How it grows</h3>
         <div className={grid}>
           {select('group', 'Growth group', choices(GROWTH_GROUPS))}
-          {select('pace', 'Trunk ring in free growth', PACES)}
+          {select('pace', 'Trunk ring in free growth', paces())}
           {select('phenology', 'Spring', choices(PHENOLOGIES))}
           {select('buds', 'Buds among such kinds', [
             ['early', 'early'],
             ['middle', 'in the middle'],
             ['late', 'late'],
           ])}
-          {input('hardyTo', 'Bears in a pot', '°C, coldest night')}
+          {input('hardyTo', 'Bears in a pot', `${unit('temperature')}, coldest night`)}
           {select('bark', 'Bark', [
             ['smooth', 'smooth'],
             ['coarse', 'coarse'],
@@ -164,7 +168,7 @@ function Editor({ from, copy, basedOn: newest }: Props) {
           {v.sown === '' && input('keeps', 'Keeps dry', 'years at most')}
           {input('warmStratification', 'Warm and moist first', 'days, 0: none')}
           {input('stratification', 'Cold', 'days, 0: none')}
-          {input('emergence', 'Up after', '°C·d above 5 °C')}
+          {input('emergence', 'Up after', `${unit('warmth')} above ${temperature(5)}`)}
         </div>
         {tick('scarify', 'Hard seed: nicked or steeped first')}
       </section>

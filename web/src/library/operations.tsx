@@ -4,6 +4,7 @@ import { MARKER_WORDS } from '@gonimos/core/course';
 import { LANES, operation, operations, type Operation, type WindowSpec } from '@gonimos/core/operations';
 import { OwnLine, useOwn } from './own';
 import { groupName } from './window-fields';
+import { inUnits, temperature } from '../common/units';
 
 const edge = ([marker, days]: [keyof typeof MARKER_WORDS, number]) =>
   days === 0
@@ -23,7 +24,7 @@ export function windowWords(w: WindowSpec): string {
     return `before the ${w.part} has swollen by ${percent(w.share)} of its thickness`;
   if (w.kind === 'tips') return 'from half up until tips reach the cover';
   const sum = typeof w.degreeDays === 'number' ? w.degreeDays : 'the taxon’s own';
-  return `after ${sum} degree days above ${w.base ?? 5} °C, for ${w.days} days`;
+  return inUnits(`after ${sum} °C·d above ${w.base ?? 5} °C, for ${w.days} days`);
 }
 
 function Details({ o }: { o: Operation }) {
@@ -40,7 +41,7 @@ function Details({ o }: { o: Operation }) {
     ...(o.established
       ? [['Stood undisturbed', `${o.established.value} growing seasons`] as [string, string]]
       : []),
-    ...(o.guard ? [['Coldest night after it', `${o.guard.value} °C`] as [string, string]] : []),
+    ...(o.guard ? [['Coldest night after it', temperature(o.guard.value)] as [string, string]] : []),
     [
       'Time',
       `${o.minutes.value} person-minutes a plant${o.crew > 1 ? `, ${o.crew} people` : ''}${o.skilled ? ', wants practice' : ''}`,

@@ -10,6 +10,7 @@ import { useMay } from '../people/session';
 import { Loading } from '../common/loading';
 import { Sheet } from '../common/sheet';
 import { useProgramme, useProgrammes } from './queries';
+import { length } from '../common/units';
 
 const titleOf = (s: ProgrammeStep) => s.title ?? operation(s.operation).name;
 
@@ -48,7 +49,7 @@ function Steps({ p }: { p: Programme }) {
                   ...(s.conditions ?? []).map((c) =>
                     c.measure === 'fill'
                       ? `container ${percent(c.atLeast)} full`
-                      : `${c.measure} ${c.atLeast} mm`,
+                      : `${c.measure} ${length(c.atLeast)}`,
                   ),
                   s.rootLoss !== undefined && `takes ${percent(s.rootLoss)} of the root`,
                   q && `only under: ${s.only!.options.map((o) => q.options[o]).join(' or ')}`,

@@ -1,4 +1,4 @@
-import { typedOrNull } from '../common/numbers';
+import { measureText, typedLength, unit } from '../common/units';
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -23,7 +23,7 @@ export function RetargetSheet({
   const all = useAllProgrammes();
   const [v, set] = useState({
     programmeId: cohort.programmeId,
-    goalCaliper: cohort.goalCaliper === null ? '' : String(cohort.goalCaliper),
+    goalCaliper: measureText(cohort.goalCaliper),
     goal: cohort.goal,
   });
   const look = useTryRetarget();
@@ -33,7 +33,7 @@ export function RetargetSheet({
     cohortId: cohort.id,
     programmeId: v.programmeId,
     goal: v.goal,
-    goalCaliper: typedOrNull(v.goalCaliper),
+    goalCaliper: typedLength(v.goalCaliper) ?? null,
   };
   const change = (name: keyof typeof v) => (e: { target: { value: string } }) => {
     set({ ...v, [name]: e.target.value });
@@ -68,7 +68,7 @@ export function RetargetSheet({
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-4">
-          <Field label="Goal caliper" hint="mm">
+          <Field label="Goal caliper" hint={unit('length')}>
             <input
               className="input"
               inputMode="decimal"

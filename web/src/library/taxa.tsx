@@ -4,8 +4,9 @@ import type { Param } from '@gonimos/core/params';
 import { EASE, FREE_RING, GROWTH_GROUPS, taxa, type GrowthGroup, type Taxon } from '@gonimos/core/taxa';
 import { OwnLine } from './own';
 import { useScores } from '../visits/queries';
+import { figure } from '../common/units';
 
-const value = (p: Param | undefined) => (p ? `${p.value} ${p.unit}`.trim().replace('-', '−') : 'not known');
+const value = (p: Param | undefined) => (p ? figure(p.value, p.unit).trim() : 'not known');
 /** Where a value comes from, for those that are not common practice: that is said once for all. */
 const basis = (p: Param) =>
   p.basis === 'common practice' ? '' : ` (${p.basis}${p.source ? `, ${p.source}` : ''})`;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { MissedAnswer } from '@gonimos/contract/missed';
 import type { MissedStep } from '@gonimos/contract/round';
-import { operation } from '@gonimos/core/operations';
+import { mustBeTold, operation } from '@gonimos/core/operations';
 import { plural } from '@gonimos/core/words';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
@@ -12,6 +12,8 @@ import { DoneOn } from './done-on';
 import { useAnswerMissed } from './queries';
 
 const idOf = (m: MissedStep) => m.cohortId + m.key;
+/** Whether it can be said to be done with nothing else to tell. */
+const mayBeDone = (m: MissedStep) => !mustBeTold(operation(m.operation));
 
 /** What a missed step may have done meanwhile. */
 const HARM = {
@@ -66,9 +68,11 @@ function Line({ step: m, today, chosen, choose, open, answer }: LineProps) {
         </button>
         {may && (
           <>
-            <button type="button" className={ACT} onClick={() => open('done on')}>
-              Done on …<span className="sr-only"> {label}</span>
-            </button>
+            {mayBeDone(m) && (
+              <button type="button" className={ACT} onClick={() => open('done on')}>
+                Done on …<span className="sr-only"> {label}</span>
+              </button>
+            )}
             {m.next && (
               <button type="button" className={ACT} onClick={() => answer('next time')}>
                 Next time<span className="sr-only">: {label}</span>
@@ -168,9 +172,11 @@ export function MissedList({ steps, inAll, today, first = 1, onRecord }: Props) 
           {picked.length > 0 && (
             <>
               <span>{plural(picked.length, 'step')}:</span>
-              <button type="button" className={ACT} onClick={() => setDoneOn(picked)}>
-                All done on …
-              </button>
+              {picked.every(mayBeDone) && (
+                <button type="button" className={ACT} onClick={() => setDoneOn(picked)}>
+                  All done on …
+                </button>
+              )}
               {later && (
                 <button type="button" className={ACT} onClick={() => say('next time', picked)}>
                   All next time

@@ -3,6 +3,17 @@ import type { FieldErrors, UseFormRegister } from 'react-hook-form';
 import type { TypicalClimate } from '@gonimos/core/climates';
 import { monthName } from '../common/dates';
 import { Field } from '../common/field';
+import { measureText, typedMeasure, unit, unitSystem } from '../common/units';
+
+const typedTemperature = (text: string) => typedMeasure(text, 'temperature');
+const elevationText = (metres: number | undefined): string =>
+  metres !== undefined && unitSystem() === 'US' ? String(Math.round(metres / 0.3048)) : String(metres);
+/** Metres above the sea, typed in metres or feet. */
+function metres(text: string): number | undefined {
+  if (unitSystem() === 'metric' && /^[\s\d.,−-]*$/.test(text)) return typed(text);
+  const mm = typedMeasure(/[a-z'"]/i.test(text) || text.trim() === '' ? text : `${text} ft`, 'length');
+  return mm === undefined ? undefined : Math.round(mm / 1000);
+}
 
 /** A site as it is typed: everything is text until it is sent. */
 export interface SiteInputs {
@@ -20,24 +31,24 @@ export interface SiteInputs {
 export const toSite = (v: SiteInputs) => ({
   latitude: typed(v.latitude),
   longitude: typed(v.longitude),
-  elevation: typed(v.elevation),
+  elevation: metres(v.elevation),
   timeZone: v.timeZone,
-  tmin: v.tmin.map(typed),
-  tmax: v.tmax.map(typed),
-  spreadWinter: typed(v.spreadWinter),
-  spreadSummer: typed(v.spreadSummer),
+  tmin: v.tmin.map(typedTemperature),
+  tmax: v.tmax.map(typedTemperature),
+  spreadWinter: typedMeasure(v.spreadWinter, 'difference'),
+  spreadSummer: typedMeasure(v.spreadSummer, 'difference'),
   wetFrom: v.wetFrom ? Number(v.wetFrom) : null,
 });
 
 export const siteInputs = (s: ReturnType<typeof toSite>): SiteInputs => ({
   latitude: String(s.latitude),
   longitude: String(s.longitude),
-  elevation: String(s.elevation),
+  elevation: elevationText(s.elevation),
   timeZone: s.timeZone,
-  tmin: s.tmin.map(String),
-  tmax: s.tmax.map(String),
-  spreadWinter: String(s.spreadWinter),
-  spreadSummer: String(s.spreadSummer),
+  tmin: s.tmin.map((t) => measureText(t, 'temperature')),
+  tmax: s.tmax.map((t) => measureText(t, 'temperature')),
+  spreadWinter: measureText(s.spreadWinter, 'difference'),
+  spreadSummer: measureText(s.spreadSummer, 'difference'),
   wetFrom: s.wetFrom === null ? '' : String(s.wetFrom),
 });
 
@@ -64,7 +75,7 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
         <Field label="Longitude" hint="° east" error={errors.longitude?.message}>
           <input className="input" inputMode="decimal" {...reg('longitude')} />
         </Field>
-        <Field label="Elevation" hint="m" error={errors.elevation?.message}>
+        <Field label="Elevation" hint={unitSystem() === 'US' ? 'ft' : 'm'} error={errors.elevation?.message}>
           <input className="input" inputMode="decimal" {...reg('elevation')} />
         </Field>
         <Field label="Time zone" error={errors.timeZone?.message}>
@@ -72,7 +83,9 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
         </Field>
       </div>
       <fieldset>
-        <legend className="mb-1 font-semibold">Ordinary nights and days by month, °C</legend>
+        <legend className="mb-1 font-semibold">
+          Ordinary nights and days by month, {unit('temperature')}
+        </legend>
         <div className="grid grid-cols-3 gap-2 sm:grid-cols-6">
           {months.map((m, i) => (
             <div key={m} className="card-plain p-2">
@@ -99,10 +112,18 @@ export function SiteFields<T extends SiteInputs>({ register, errors }: Props<T>)
         )}
       </fieldset>
       <div className="grid grid-cols-2 gap-4">
-        <Field label="Spread, winter" hint="day to day, °C" error={errors.spreadWinter?.message}>
+        <Field
+          label="Spread, winter"
+          hint={`day to day, ${unit('difference')}`}
+          error={errors.spreadWinter?.message}
+        >
           <input className="input" inputMode="decimal" {...reg('spreadWinter')} />
         </Field>
-        <Field label="Spread, summer" hint="day to day, °C" error={errors.spreadSummer?.message}>
+        <Field
+          label="Spread, summer"
+          hint={`day to day, ${unit('difference')}`}
+          error={errors.spreadSummer?.message}
+        >
           <input className="input" inputMode="decimal" {...reg('spreadSummer')} />
         </Field>
       </div>

@@ -5,6 +5,7 @@ import { taxon } from '@gonimos/core/taxa';
 import { OnThePlants } from '../fittings/on-the-plants';
 import { Tonight } from '../shelter/tonight';
 import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
+import { figure } from '../common/units';
 
 const PHASE_WORDS: Record<string, string> = {
   scarify: 'nick or steep',
@@ -35,7 +36,7 @@ export function Beside({ round }: { round: RoundData }) {
                 <div key={k.what} className="flex justify-between gap-4 py-1">
                   <dt>{k.what}</dt>
                   <dd className="font-bold whitespace-nowrap">
-                    {k.amount === null ? 'at hand' : `${k.amount.toLocaleString('en-GB')} ${k.unit}`}
+                    {k.amount === null ? 'at hand' : figure(k.amount, k.unit)}
                   </dd>
                 </div>
               ))}

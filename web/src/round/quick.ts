@@ -1,10 +1,12 @@
 import { workOn, type NewRecord } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
-import { operation } from '@gonimos/core/operations';
+import { mustBeTold, operation } from '@gonimos/core/operations';
 
-/** Work whose counts have to be told one cohort at a time is recorded in its sheet. */
-export const isUsual = (s: RoundStep): boolean =>
-  !operation(s.operation).asks.some((a) => a === 'emergence' || a === 'rooted' || a === 'alive');
+/** Whether a step has a usual result; others are recorded in their sheet. */
+export function isUsual(s: RoundStep): boolean {
+  const op = operation(s.operation);
+  return !mustBeTold(op) && !op.asks.includes('alive');
+}
 
 /** The usual result: all plants done today, nothing lost, into the container that was planned. */
 export function usualResult(s: RoundStep, today: string): NewRecord {

@@ -24,6 +24,7 @@ import { countWords, millimetres } from '../common/words';
 import { EditCohort } from './edit-cohort';
 import { SettleKind } from '../cohorts/settle-kind';
 import { useCohort } from '../cohorts/queries';
+import { length } from '../common/units';
 
 const STARTED_AS = { seed: 'seeds', cutting: 'cuttings', layer: 'layer', bought: 'plants', lifted: 'plants' };
 const withBand = (s: Share) => `${percent(s.value)} (${Math.round(s.low * 100)}–${Math.round(s.high * 100)})`;
@@ -45,11 +46,11 @@ function Facts({ cohort, today }: { cohort: Data; today: string }) {
   if (trunk)
     facts.push([
       'Trunk',
-      `${trunk.caliper.toFixed(0)} mm`,
+      length(trunk.caliper),
       [
         trunk.measured ? 'measured' : `expected, ${millimetres(trunk.slow, trunk.fast)}`,
         `at the end of ${trunk.season}`,
-        ...(cohort.goalCaliper ? [`goal ${cohort.goalCaliper} mm`] : []),
+        ...(cohort.goalCaliper ? [`goal ${length(cohort.goalCaliper)}`] : []),
       ].join(', '),
     ]);
   const course = useCourse(cohort.id).data;

@@ -1,4 +1,3 @@
-import { typedOrNull } from '../common/numbers';
 import { useState } from 'react';
 import { editCohort, type Cohort } from '@gonimos/contract/cohorts';
 import { PlaceOptions } from '../nursery/place-options';
@@ -13,6 +12,7 @@ import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { useEditCohort } from '../cohorts/queries';
+import { length, measureText, typedLength, unit } from '../common/units';
 
 /** Schools of this cohort, with what they would move before they are saved. */
 function Schools({
@@ -74,7 +74,7 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       code: cohort.code,
       placeId: cohort.placeId,
       moveAnyway: '',
-      goalCaliper: cohort.goalCaliper === null ? '' : String(cohort.goalCaliper),
+      goalCaliper: measureText(cohort.goalCaliper),
       goal: cohort.goal,
       note: cohort.note,
     },
@@ -83,7 +83,7 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
       ...v,
       version: (theirs ?? cohort).version,
       schools,
-      goalCaliper: typedOrNull(v.goalCaliper),
+      goalCaliper: typedLength(v.goalCaliper) ?? null,
     }),
   });
   const refused = edit.error instanceof Failure && 'placeId' in faultsIn(edit.error);
@@ -98,8 +98,8 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
         {theirs ? (
           <Trouble>
             Someone changed it meanwhile: code {theirs.code}, place {placeName(theirs.placeId)}, goal{' '}
-            {theirs.goalCaliper ?? 'none'}, note “{theirs.note}”. Save again to put yours in its place, or
-            close to keep theirs.
+            {theirs.goalCaliper === null ? 'none' : length(theirs.goalCaliper)}, note “{theirs.note}”. Save
+            again to put yours in its place, or close to keep theirs.
           </Trouble>
         ) : (
           (errors.root ?? edit.error) && <Trouble>{(errors.root ?? edit.error)?.message}</Trouble>
@@ -122,7 +122,11 @@ export function EditCohort({ cohort, onClose }: { cohort: Cohort; onClose: () =>
           </Field>
         )}
         <Schools cohort={cohort} value={schools} onChange={setSchools} />
-        <Field label="Goal caliper" hint="mm at the base; empty for none" error={errors.goalCaliper?.message}>
+        <Field
+          label="Goal caliper"
+          hint={`${unit('length')} at the base; empty for none`}
+          error={errors.goalCaliper?.message}
+        >
           <input className="input" inputMode="decimal" {...form.register('goalCaliper')} />
         </Field>
         <Field label="Goal" error={errors.goal?.message}>

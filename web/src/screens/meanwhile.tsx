@@ -8,6 +8,7 @@ import { useMeanwhile, useSeen } from '../meanwhile/queries';
 import { MissedList } from '../missed/missed-list';
 import { useToday } from '../nursery/queries';
 import { useRound } from '../round/queries';
+import { temperature } from '../common/units';
 
 const RecordStep = lazy(() => import('../course/record-step').then((m) => ({ default: m.RecordStep })));
 
@@ -50,7 +51,7 @@ export function Meanwhile() {
       {data.coldest && data.coldest.tmin <= 0 && (
         <p>
           The coldest night was {shortDate(data.coldest.on, today)}:{' '}
-          <strong>{data.coldest.tmin.toFixed(1).replace('-', '−')} °C</strong> in the open.
+          <strong>{temperature(data.coldest.tmin, 1)}</strong> in the open.
         </p>
       )}
       {data.lost.length > 0 && (

@@ -9,6 +9,7 @@ import { Field } from '../common/field';
 import { Pick } from '../common/pick';
 import { PlaceOptions } from '../nursery/place-options';
 import type { KinInputs } from './kin-fields';
+import { unit } from '../common/units';
 
 export interface Inputs extends KinInputs, OriginInputs {
   insults: string;
@@ -145,7 +146,7 @@ export function AimFields({ form }: { form: Form }) {
   const { errors } = form.formState;
   return (
     <div className="grid grid-cols-2 gap-4">
-      <Field label="Goal caliper" hint="mm at the base" error={errors.goalCaliper?.message}>
+      <Field label="Goal caliper" hint={`${unit('length')} at the base`} error={errors.goalCaliper?.message}>
         <input className="input" inputMode="decimal" autoComplete="off" {...form.register('goalCaliper')} />
       </Field>
       <Field label="Root and top work" error={errors.insults?.message}>

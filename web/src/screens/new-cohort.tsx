@@ -19,6 +19,7 @@ import { KinFields, NO_KIN } from './kin-fields';
 import { AimFields, KindFields, StartFields, type Inputs } from './new-cohort-fields';
 import { fromElsewhere, NO_ORIGIN, OriginFields, originOf } from '../cohorts/origin-fields';
 import { useEnterCohort, usePreview, useRegister } from '../cohorts/queries';
+import { typedLength } from '../common/units';
 
 const DRAFT = 'new cohort';
 
@@ -33,7 +34,7 @@ const toPayload = (v: Inputs, method: Method) => ({
   count: typed(v.count),
   goal: v.goal,
   note: v.note,
-  goalCaliper: typed(v.goalCaliper) ?? null,
+  goalCaliper: typedLength(v.goalCaliper) ?? null,
   schools: v.insults ? { insults: v.insults } : {},
   parentId: v.parentId || null,
   goalId: v.goalId || null,
@@ -247,7 +248,7 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
           <CoursePreview
             course={preview.data}
             today={today}
-            target={typed(v.goalCaliper) ?? null}
+            target={typedLength(v.goalCaliper) ?? null}
             name={taxon(v.taxonId).name}
           />
         ) : preview.error ? (

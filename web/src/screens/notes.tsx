@@ -13,6 +13,7 @@ import { percent, plural } from '@gonimos/core/words';
 import { DECISIONS, FOUND } from '@gonimos/core/visits';
 import { Pictures } from '../pictures/pictures';
 import { Causes } from '../visits/causes';
+import { length } from '../common/units';
 
 const KIND_WORDS: Record<RecordRow['kind'], string> = {
   work: '',
@@ -63,8 +64,8 @@ function factsOf(r: RecordRow, today: string): string[] {
   return [
     r.done !== null && plural(r.done, 'plant'),
     potting && `into ${container(potting.container).name}`,
-    sizes && sizes.caliper !== null && `caliper ${sizes.caliper.toFixed(1)} mm`,
-    sizes && sizes.height !== null && `height ${sizes.height.toFixed(0)} mm`,
+    sizes && sizes.caliper !== null && `caliper ${length(sizes.caliper, 1)}`,
+    sizes && sizes.height !== null && `height ${length(sizes.height)}`,
     looks && looks.vigour !== null && `vigour ${looks.vigour}`,
     r.until !== null && `until ${shortDate(r.until, today)}`,
     survival && survival.alive !== null && `${survival.alive} of ${survival.of} alive`,

@@ -15,15 +15,13 @@ import { People } from '../people/people';
 import { useMay } from '../people/session';
 import { NurserySchools } from '../schools/nursery-schools';
 import { useContractForm } from '../common/contract-form';
-import { typed, typedOrNull } from '../common/numbers';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Sheet } from '../common/sheet';
 import { Stock } from '../stock/stock';
 import { useEditNursery, useEditPlace, useNewPlace, useNursery, usePlaces } from '../nursery/queries';
 import { siteInputs, SiteFields, toSite } from '../nursery/site-fields';
-
-const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : '±0');
+import { difference, measureText, temperature, typedMeasure, unit } from '../common/units';
 
 function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => void }) {
   const edit = useEditPlace();
@@ -34,15 +32,15 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
       kind: place?.kind ?? 'outdoors',
       night: String(place?.night ?? 0),
       day: String(place?.day ?? 0),
-      heatedTo: place?.heatedTo == null ? '' : String(place.heatedTo),
+      heatedTo: place?.heatedTo == null ? '' : measureText(place.heatedTo, 'temperature'),
       light: place?.light ?? 'full',
     },
     schema: place ? editPlace : newPlace,
     payload: (v) => ({
       ...v,
-      night: typed(v.night),
-      day: typed(v.day),
-      heatedTo: typedOrNull(v.heatedTo),
+      night: typedMeasure(v.night, 'difference'),
+      day: typedMeasure(v.day, 'difference'),
+      heatedTo: typedMeasure(v.heatedTo, 'temperature') ?? null,
       ...(place ? { id: place.id, version: place.version } : {}),
     }),
   });
@@ -63,16 +61,16 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-4">
-          <Field label="Nights" hint="°C against outdoors" error={errors.night?.message}>
+          <Field label="Nights" hint={`${unit('difference')} against outdoors`} error={errors.night?.message}>
             <input className="input" inputMode="decimal" {...form.register('night')} />
           </Field>
-          <Field label="Days" hint="°C against outdoors" error={errors.day?.message}>
+          <Field label="Days" hint={`${unit('difference')} against outdoors`} error={errors.day?.message}>
             <input className="input" inputMode="decimal" {...form.register('day')} />
           </Field>
         </div>
         <Field
           label="Heated to"
-          hint="°C it never falls below; empty when unheated"
+          hint={`${unit('temperature')} it never falls below; empty when unheated`}
           error={errors.heatedTo?.message}
         >
           <input className="input" inputMode="decimal" {...form.register('heatedTo')} />
@@ -113,8 +111,8 @@ function Places() {
               <strong>{p.name}</strong> <span className="soft">{p.kind}</span>
             </span>
             <span className="soft">
-              nights {signed(p.night)} °C, days {signed(p.day)} °C
-              {p.heatedTo !== null && `, heated to ${p.heatedTo} °C`}, {p.light} light
+              nights {difference(p.night)}, days {difference(p.day)}
+              {p.heatedTo !== null && `, heated to ${temperature(p.heatedTo)}`}, {p.light} light
             </span>
             <span>{plural(p.cohorts, 'cohort')}</span>
             {may && (

@@ -4,6 +4,7 @@ import { daysBetween } from '@gonimos/core/calendar';
 import { monthName } from '../common/dates';
 import { useWidth } from '../common/use-width';
 import { HeightAxis } from '../common/axis';
+import { degrees } from '../common/units';
 
 const HEIGHT = 240;
 const LEFT = 36;
@@ -64,7 +65,7 @@ export function Bands({ season }: { season: SeasonOfPlace }) {
         role="img"
         aria-label="Temperature through the year: the ordinary band, the record of this season and the days ahead"
       >
-        <HeightAxis y={y} from={LEFT} to={width} words={(t) => `${t}°`} nought="var(--color-info)" />
+        <HeightAxis y={y} from={LEFT} to={width} words={degrees} nought="var(--color-info)" />
         <path
           d={area(
             season.band,

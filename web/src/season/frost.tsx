@@ -1,5 +1,6 @@
 import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { shortDate } from '../common/dates';
+import { temperature } from '../common/units';
 
 type Nights = SeasonOfPlace['frost']['first'];
 
@@ -30,8 +31,7 @@ export function Frost({ season }: { season: SeasonOfPlace }) {
       <h2 className="text-xl">Frost</h2>
       <p className="soft mb-2">
         This place has <strong className="text-base-content">{season.frost.class}</strong>: one winter in ten
-        falls to {coldest.toFixed(0).replace('-', '−')} °C. Tender stock comes in before the one-in-fifty
-        night.
+        falls to {temperature(coldest)}. Tender stock comes in before the one-in-fifty night.
       </p>
       {first === null && last === null ? (
         <p className="soft">No frost here in forty-nine years of fifty.</p>
@@ -41,7 +41,7 @@ export function Frost({ season }: { season: SeasonOfPlace }) {
             <thead>
               <tr className="soft text-left text-sm">
                 <th scope="col" className="py-1 pr-4 font-normal">
-                  at or below 0 °C
+                  at or below {temperature(0)}
                 </th>
                 <th scope="col" className="py-1 pr-4 font-normal">
                   1 year in 50

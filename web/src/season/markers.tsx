@@ -1,3 +1,4 @@
+import { inUnits } from '../common/units';
 import { scaleLinear } from 'd3-scale';
 import { daysBetween, toIso } from '@gonimos/core/calendar';
 import { OBSERVATIONS, type Marker, type MarkerName } from '@gonimos/core/season';
@@ -34,7 +35,7 @@ function Line({ name, marker, season }: { name: [string, string]; marker: Marker
       <tr className="align-top">
         <th scope="row" className="py-2.5 pr-4 text-left font-semibold">
           {name[0]}
-          <span className="soft block text-sm font-normal">{name[1]}</span>
+          <span className="soft block text-sm font-normal">{inUnits(name[1])}</span>
         </th>
         <td colSpan={2} className="soft py-2.5">
           {marker.why}
@@ -53,7 +54,7 @@ function Line({ name, marker, season }: { name: [string, string]; marker: Marker
     <tr className="align-top">
       <th scope="row" className="py-2.5 pr-4 text-left font-semibold">
         {name[0]}
-        <span className="soft block text-sm font-normal">{name[1]}</span>
+        <span className="soft block text-sm font-normal">{inUnits(name[1])}</span>
       </th>
       <td className="py-2.5 pr-4 whitespace-nowrap">
         <strong>{shortDate(toIso(marker.p50), season.today)}</strong>

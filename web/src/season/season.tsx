@@ -1,3 +1,4 @@
+import { plural } from '@gonimos/core/words';
 import { Eye } from 'lucide-react';
 import { useState } from 'react';
 import { usePlaceName } from '../nursery/queries';
@@ -13,6 +14,7 @@ import { Markers, Seen } from './markers';
 import { usePlaceChoice } from './place-choice';
 import { useSeason } from './queries';
 import { Sums } from './sums';
+import { temperature, warmth } from '../common/units';
 
 /** What the season engine knows of a place, and what the grower sees of it. */
 export function Season() {
@@ -51,8 +53,18 @@ export function Season() {
       <Seen season={season} />
       <Markers season={season} />
       <section className="grid gap-4 lg:grid-cols-2">
-        <Sums season={season} of="degreeDays" title="Degree days above 5 °C" unit="°C·d" />
-        <Sums season={season} of="chill" title="Days of cold, mean below 5 °C" unit="days" />
+        <Sums
+          season={season}
+          of="degreeDays"
+          title={`Degree days above ${temperature(5)}`}
+          measured={warmth}
+        />
+        <Sums
+          season={season}
+          of="chill"
+          title={`Days of cold, mean below ${temperature(5)}`}
+          measured={(n) => plural(Math.round(n), 'day')}
+        />
       </section>
       <Frost season={season} />
       {may && <ImportRecord today={season.today} />}

@@ -13,11 +13,12 @@ interface Props {
   season: SeasonOfPlace;
   of: 'degreeDays' | 'chill';
   title: string;
-  unit: string;
+  /** a sum in words */
+  measured: (sum: number) => string;
 }
 
 /** A running sum of this season against the four before it. */
-export function Sums({ season, of, title, unit }: Props) {
+export function Sums({ season, of, title, measured }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>(480);
   const px = useDays(season, width, LEFT);
   const now = season.sums.find((s) => s.year === season.year);
@@ -43,7 +44,7 @@ export function Sums({ season, of, title, unit }: Props) {
         <p className="soft text-sm">
           {today === undefined
             ? 'no record of this season'
-            : `${Math.round(today)} ${unit} so far${mean === null ? '' : `; ${Math.round(mean)} by this day in the ${plural(sameDay.length, 'year')} before`}`}
+            : `${measured(today)} so far${mean === null ? '' : `; ${measured(mean)} by this day in the ${plural(sameDay.length, 'year')} before`}`}
         </p>
       </figcaption>
       <svg

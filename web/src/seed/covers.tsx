@@ -1,5 +1,5 @@
 import { DayInput } from '../common/day-input';
-import { typed } from '../common/numbers';
+import { measureText, typedLength, unit } from '../common/units';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { newProtection, PROTECTIONS, type Protection } from '@gonimos/contract/seed';
 import { Field, Trouble } from '../common/field';
@@ -33,9 +33,9 @@ export function CoverSheet({
 }) {
   const protect = useProtect(cohort.id);
   const { field, day, faults, submit } = useSheetForm({
-    first: { kind: 'mesh', clearance: '80', from: today, note: '' },
+    first: { kind: 'mesh', clearance: measureText(80), from: today, note: '' },
     schema: newProtection,
-    payload: (x) => ({ ...x, clearance: typed(x.clearance) }),
+    payload: (x) => ({ ...x, clearance: typedLength(x.clearance) }),
     write: protect,
     done: onClose,
   });
@@ -52,10 +52,10 @@ export function CoverSheet({
         </Field>
         <Field
           label="Room under it"
-          hint="mm from soil to cover; tells when tips would touch it"
+          hint={`${unit('length')} from soil to cover; tells when tips would touch it`}
           error={faults.clearance}
         >
-          <input className="input" inputMode="numeric" {...field('clearance')} />
+          <input className="input" autoComplete="off" {...field('clearance')} />
         </Field>
         <Field label="Since" error={faults.from}>
           <DayInput max={today} {...day('from')} />

@@ -7,6 +7,7 @@ import { Loading } from '../common/loading';
 import { EmergenceChart } from './emergence-chart';
 import { CoverSheet, UncoverButton } from './covers';
 import { useSowing } from './queries';
+import { inUnits, length } from '../common/units';
 
 const RISK = {
   low: 'Nothing was eaten here at this time of year.',
@@ -55,7 +56,7 @@ export function Sowing({ cohort, today }: { cohort: Cohort; today: string }) {
             </>
           )}
           {data.warmthToHalf !== null && (
-            <span className="soft"> and {Math.round(data.warmthToHalf)} °C·d above 5 °C</span>
+            <span className="soft"> and {inUnits(`${Math.round(data.warmthToHalf)} °C·d above 5 °C`)}</span>
           )}
           {curve.t50 === null && data.expected && (
             <span className="soft"> · half expected up {shortDate(data.expected, today)}</span>
@@ -84,7 +85,7 @@ export function Sowing({ cohort, today }: { cohort: Cohort; today: string }) {
           {data.protections.map((p) => (
             <li key={p.id} className="flex flex-wrap items-center justify-between gap-2 py-2">
               <span className={p.ended ? 'soft' : ''}>
-                <strong>{p.kind}</strong>, {p.clearance} mm clear, on {shortDate(p.from, today)}
+                <strong>{p.kind}</strong>, {length(p.clearance)} clear, on {shortDate(p.from, today)}
                 {p.ended ? `, off ${shortDate(p.ended, today)}` : ''}
                 {!p.ended && p.until && (
                   <span

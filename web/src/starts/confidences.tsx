@@ -1,5 +1,6 @@
 import type { AskStart, StartAnswer } from '@gonimos/contract/starts';
 import type { Choice } from '@gonimos/core/starts';
+import { area } from '../common/units';
 
 const CELL = 'px-3 py-2.5 text-right whitespace-nowrap';
 const HEAD = 'px-3 py-2 text-right font-semibold';
@@ -97,7 +98,7 @@ function Line({ c, most, asked, wanted }: { c: Choice; most: number; asked: bool
       <td className={CELL}>
         {low} · {mid} · {high}
       </td>
-      <td className={CELL}>{c.area! < 10 ? c.area!.toFixed(1) : Math.round(c.area!)} m²</td>
+      <td className={CELL}>{area(c.area!)}</td>
     </tr>
   );
 }

@@ -4,9 +4,9 @@ import { Weather } from './weather';
 import { useWidth } from '../common/use-width';
 import { useStation } from './queries';
 import { HeightAxis } from '../common/axis';
+import { degrees, speed, temperature } from '../common/units';
 
 const HEIGHT = 110;
-const degrees = (t: number) => `${t.toFixed(1).replace('-', '−')} °C`;
 
 /** Temperature of the last 24 hours; the time frost was on the ground is blue. */
 function LastDay({ now }: { now: StationNow }) {
@@ -21,9 +21,9 @@ function LastDay({ now }: { now: StationNow }) {
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={`Temperature of the last day, from ${now.low} to ${now.high} °C`}
+        aria-label={`Temperature of the last day, from ${temperature(now.low!, 1)} to ${temperature(now.high!, 1)}`}
       >
-        <HeightAxis y={y} count={3} from={34} to={width} words={(t) => `${t}°`} nought="var(--color-info)" />
+        <HeightAxis y={y} count={3} from={34} to={width} words={degrees} nought="var(--color-info)" />
         <path d={path} fill="none" stroke="var(--color-base-content)" strokeWidth={2} />
         {now.readings.map((r, i) =>
           r.temperature <= 0 ? (
@@ -76,11 +76,14 @@ export function Station() {
         <div className="card-plain grid gap-4 p-4 md:grid-cols-[16rem_minmax(0,1fr)]">
           <dl className="grid grid-cols-2 content-start gap-x-5 gap-y-2">
             {[
-              ['Air', degrees(latest.temperature)],
-              ['Last day', `${degrees(now.low!).replace(' °C', '')} to ${degrees(now.high!)}`],
+              ['Air', temperature(latest.temperature, 1)],
+              [
+                'Last day',
+                `${temperature(now.low!, 1).replace(/ °[CF]$/, '')} to ${temperature(now.high!, 1)}`,
+              ],
               ['Humidity', `${latest.humidity} %`],
-              ['Wind', `${latest.wind.toFixed(1)} m/s`],
-              ['Gusts', `${latest.gust.toFixed(1)} m/s`],
+              ['Wind', speed(latest.wind)],
+              ['Gusts', speed(latest.gust)],
               ['Read at', latest.at.slice(11)],
             ].map(([name, value]) => (
               <div key={name}>

@@ -1,5 +1,7 @@
 import { percent } from '@gonimos/core/words';
 import type { Cause } from '@gonimos/core/visits';
+import { figure } from '../common/units';
+import { isIsoDate } from '@gonimos/core/calendar';
 
 /** Likely causes of failed roots, the likeliest first, with the one change that is proposed. */
 export function Causes({ causes, open }: { causes: Cause[]; open?: boolean }) {
@@ -19,7 +21,9 @@ export function Causes({ causes, open }: { causes: Cause[]; open?: boolean }) {
       </p>
       <p className="soft text-sm">{c.because}</p>
       <p className="soft text-sm">
-        {c.figures.map((f) => `${f.label} ${f.value} ${f.unit} (${f.basis})`).join('; ')}
+        {c.figures
+          .map((f) => `${f.label} ${isIsoDate(f.value) ? f.value : figure(f.value, f.unit)} (${f.basis})`)
+          .join('; ')}
       </p>
     </li>
   );

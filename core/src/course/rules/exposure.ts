@@ -25,7 +25,7 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant
   const fall = Math.round(then.fall);
   const figures: Figure[] = [
     { label: 'open air, one night in ten', value: low, unit: '°C', basis: 'computed' },
-    { label: 'fall from where it stands', value: fall, unit: '°C', basis: 'computed' },
+    { label: 'than where it stands', value: fall, unit: '°C colder', basis: 'computed' },
     {
       label: hardened ? 'bears after hardening off' : 'bears without hardening off',
       value: limit.value,
@@ -39,7 +39,7 @@ export function exposure(ctx: Context, { op, step: s }: StepInHand, plant: Plant
     rule: 'exposure',
     notBefore: day ?? 'never',
     ...(day === null ? { code: 'exposure' as const } : {}),
-    text: `Out of its place into nights of ${low} °C, a fall of ${fall} °C${hardened ? '' : ' without hardening off'}; safe from ${when}`,
+    text: `Out of its place into nights of ${low} °C, ${fall} °C colder than where it stands${hardened ? '' : ' without hardening off'}; safe from ${when}`,
     figures,
   };
 }

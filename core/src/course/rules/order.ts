@@ -36,7 +36,7 @@ const lagWords = (ctx: Context, a: After) => {
 };
 
 /** Order and lag: what must be done first, and how long it must have stood. */
-export function order(ctx: Context, { step }: StepInHand): Demand[] {
+export function order(ctx: Context, { step, fact }: StepInHand): Demand[] {
   const demands: Demand[] = [];
   for (const a of step.after) {
     const before = ctx.dates.get(a.step);
@@ -52,7 +52,8 @@ export function order(ctx: Context, { step }: StepInHand): Demand[] {
         });
       continue;
     }
-    const warmth = warmthAfter(ctx, a);
+    // what was seen to be ready waits for no more warmth
+    const warmth = fact.ripe ? null : warmthAfter(ctx, a);
     const warm = warmth ? ctx.book.warmthBy(before.day, warmth.sum, warmth.base) : null;
     const lagged = Math.max(before.day + (a.days ?? 0), warm ?? 0);
     const notBefore = a.seasons ? afterSeasons(ctx.seasons, lagged, a.seasons) : lagged;

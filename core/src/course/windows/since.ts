@@ -73,7 +73,8 @@ function byWarmth(at: Since, spec: Spec & { kind: 'warmth' }): Window | NoWindow
   const wanted = warmthOf(ctx, spec);
   const whole = wanted.value;
   const base = spec.base ?? 5;
-  const { again } = hand.fact;
+  const { again, ripe: seen } = hand.fact;
+  if (seen) return at.open(toDay(seen.on), spec.days, [0, 0], `Seen {${seen.on}}: ${seen.found}`, []);
   const from = spec.degreeDays === 'emergence' ? countedFrom(ctx, at.start) : at.start;
   const ripe = ctx.book.warmthBy(from, whole, base);
   const half = Math.round(whole * AGAIN_SHARE.value);

@@ -13,6 +13,7 @@ import * as ownLibrary from './012-own-library.ts';
 import * as drift from './013-drift.ts';
 import * as missed from './014-missed.ts';
 import * as held from './015-held.ts';
+import * as units from './016-units.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -31,4 +32,5 @@ export const MIGRATIONS = [
   { name: '013-drift', ...drift },
   { name: '014-missed', ...missed },
   { name: '015-held', ...held },
+  { name: '016-units', ...units },
 ];

@@ -1,8 +1,7 @@
 import { CONTAINERS } from '@gonimos/core/containers';
 import { Field } from '../../common/field';
 import type { Ask } from './ask';
-
-const litres = (l: number) => `${l < 1 ? l.toFixed(2) : l.toFixed(1)} L`;
+import { volume } from '../../common/units';
 
 /** Into which container. */
 export const potting: Ask = {
@@ -15,7 +14,7 @@ export const potting: Ask = {
         {CONTAINERS.map((c) => (
           <option key={c.id} value={c.id}>
             {c.name}
-            {c.wall === 'ground' ? '' : `, ${litres(c.litres)}`}
+            {c.wall === 'ground' ? '' : `, ${volume(c.litres)}`}
           </option>
         ))}
       </select>
