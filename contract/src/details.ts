@@ -1,5 +1,6 @@
 import type { AnyObject, InferType, Maybe, ObjectSchema } from 'yup';
 import { standingKept, standingTold } from './cohorts.ts';
+import { paceKept, paceTold } from './pace.ts';
 import { pottingKept, pottingTold } from './containers.ts';
 import { cuttingsKept } from './cuttings.ts';
 import { body } from './fields.ts';
@@ -27,6 +28,7 @@ export const toldDetails = body({
   looks: maybe(looksTold),
   layer: maybe(layerTold),
   fittings: maybe(fittingsTold),
+  pace: maybe(paceTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -44,6 +46,7 @@ export const keptDetails = body({
   missed: maybe(missedKept),
   fittings: maybe(fittingsTold),
   shelter: maybe(shelterKept),
+  pace: maybe(paceKept),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

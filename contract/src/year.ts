@@ -58,6 +58,8 @@ export interface Worker {
   version: number;
   hours: number;
   skilled: boolean;
+  /** time taken against all hands together, as the clock has taught; 1: as usual */
+  pace: number;
   absences: { week: string; hours: number }[];
 }
 

@@ -48,6 +48,7 @@ import { keepOwnHeld } from './own/store.ts';
 import { nurseryRoutes } from './nursery/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { everythingRoutes } from './everything/routes.ts';
+import { paceRoutes } from './pace/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
@@ -96,6 +97,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   observationRoutes,
   moveRoutes,
   missedRoutes,
+  paceRoutes,
   fittingRoutes,
   bedRoutes,
   meanwhileRoutes,

@@ -3,6 +3,7 @@ import { standingFollower } from './cohorts/standing.ts';
 import { fittingsFollower } from './fittings/follow.ts';
 import { layersFollower, severingFollower } from './layers/follow.ts';
 import { looksFollower } from './looks/follow.ts';
+import { paceFollower } from './pace/follow.ts';
 import { coverFollower, emergenceFollower } from './seed/follow.ts';
 import { sizesFollower } from './sizes/follow.ts';
 import { startsFollower } from './starts/follow.ts';
@@ -15,6 +16,7 @@ import type { Follower } from './write/types.ts';
 export const FOLLOWERS: readonly Follower[] = [
   sizesFollower,
   looksFollower,
+  paceFollower,
   fittingsFollower,
   emergenceFollower,
   traysFollower,

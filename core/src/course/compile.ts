@@ -5,7 +5,7 @@ import type { Plant } from '../plant/index.ts';
 import { unfold, type CourseStepPlan } from '../programmes/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { dryAir } from '../season/climate.ts';
-import { contextOf, plantOf } from './context.ts';
+import { contextOf, minutesFor, plantOf } from './context.ts';
 import { lapses } from './lapse.ts';
 import { materialsOf } from './materials.ts';
 import { survivalOdds } from './odds.ts';
@@ -106,7 +106,7 @@ class Planner {
       odds: null,
       ready: this.hasPlants(hand) && step.after.every((a) => this.isDone(a.step, a.optional)),
       waits: [],
-      minutes: Math.ceil(op.minutes.value * this.left(hand)),
+      minutes: minutesFor(this.ctx, op, this.left(hand)),
       offers: null,
       refusal: null,
       span: null,

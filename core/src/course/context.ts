@@ -1,5 +1,5 @@
 import { toDay, type Day, type IsoDate } from '../calendar/index.ts';
-import { workOf } from '../operations/index.ts';
+import { workOf, type Operation } from '../operations/index.ts';
 import { Plant, type Seasons } from '../plant/index.ts';
 import type { SeasonBook } from '../season/book.ts';
 import { taxon, toleranceOf } from '../taxa/index.ts';
@@ -56,6 +56,10 @@ function kindOf({ taxonId, maybe = [] }: CourseFacts): Context['taxon'] {
     ? named
     : { ...named, hardyTo: tenderest.hardyTo, sproutsOld: all.every((t) => t.sproutsOld) };
 }
+
+/** Person-minutes for so many plants: as the clock has taught, or as in the library. */
+export const minutesFor = ({ facts }: Context, op: Operation, plants: number): number =>
+  Math.ceil((facts.pace?.[op.id] ?? op.minutes.value) * plants);
 
 export function contextOf(facts: CourseFacts, book: SeasonBook, today: IsoDate): Context {
   const t = kindOf(facts);

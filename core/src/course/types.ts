@@ -151,6 +151,8 @@ export interface CourseFacts {
   light?: { is: Light; since: IsoDate } | null;
   /** last tally of bud stages */
   buds?: { on: IsoDate; looked: number; ready: number } | null;
+  /** minutes a plant that the clock has taught, by operation; what is missing is as in the library */
+  pace?: Record<string, number>;
   /** what outcomes have taught of the group's tolerance: 1 as in the library */
   learned?: { factor: number; plants: number } | null;
 }

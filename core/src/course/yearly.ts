@@ -4,6 +4,7 @@ import { operation, workOf } from '../operations/index.ts';
 import { coldestMonth } from '../season/climate.ts';
 import { HARDENED_STEP, safeFrom } from '../season/exposure.ts';
 import { MARKER_RULES } from '../season/marker-rules.ts';
+import { minutesFor } from './context.ts';
 import type { Context, PlannedStep } from './types.ts';
 
 const IN_HAND_DAYS = 28;
@@ -155,7 +156,7 @@ function yearly(ctx: Context, key: string, operationId: string, opens: Day, clos
     span: null,
     materials: [],
     moved: null,
-    minutes: Math.ceil(op.minutes.value * ctx.facts.live),
+    minutes: minutesFor(ctx, op, ctx.facts.live),
     missed: done ? null : (fact?.missed ?? null),
     reasons: [],
   };

@@ -66,11 +66,13 @@ export async function recordStep(
   const cohort = await lockCohort(trx, r.cohortId);
   await notInFuture(trx, 'on', r.on);
   if (r.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
+  const before = await doneBefore(trx, r);
   const work: Work = {
     record: r,
     operation: step && operation(step.operation),
     odds: step?.odds ?? null,
     cohort,
+    left: Math.max(0, cohort.live - before),
     losses: [...r.losses],
   };
   for (const f of w.followers) await f.check?.(w, work);
@@ -80,7 +82,6 @@ export async function recordStep(
     const { live } = await sure(trx('cohort').where({ id: r.cohortId }).first('live'));
     const were = live + goneOf(work.losses);
     if (r.done > were) throw wrongField('done', `is more than the ${were} there were`);
-    const before = await doneBefore(trx, r);
     if (before > 0 && r.done > Math.max(0, were - before))
       throw wrongField(
         'done',

@@ -66,6 +66,8 @@ export interface Work {
   /** the model's chance of living through the step, where it is severe, 0..1 */
   odds: number | null;
   cohort: CohortBefore;
+  /** plants the step was still to be done on */
+  left: number;
   /** as told, and what followers have found besides */
   losses: Loss[];
 }

@@ -57,17 +57,21 @@ function stepOf(
   };
 }
 
+const hoursIn = (p: Worker, week: string): number =>
+  p.absences.find((a) => a.week === week)?.hours ?? p.hours;
+
+/** Minutes of usual work that the people can do in each week: who is slower does less in an hour. */
 function capacityOf(people: Worker[], weeks: string[]) {
   const minutes = (only: (p: Worker) => boolean) =>
     weeks.map((week) =>
       people
         .filter(only)
-        .reduce((n, p) => n + 60 * (p.absences.find((a) => a.week === week)?.hours ?? p.hours), 0),
+        .reduce((n, p) => n + (60 * hoursIn(p, week)) / p.pace, 0),
     );
   return {
     capacity: { all: minutes(() => true), skilled: minutes((p) => p.skilled) },
     hands: weeks.map(
-      (week) => people.filter((p) => (p.absences.find((a) => a.week === week)?.hours ?? p.hours) > 0).length,
+      (week) => people.filter((p) => hoursIn(p, week) > 0).length,
     ),
   };
 }

@@ -2,6 +2,7 @@ import type { Worker } from '@gonimos/contract/year';
 import { groupBy } from '@gonimos/core/group';
 import type { Sql } from '../db/index.ts';
 import { asColumns } from '../db/names.ts';
+import { readPaces } from '../pace/store.ts';
 
 /** Weeks kept for steps, by cohort. */
 export async function readWeeks(
@@ -92,8 +93,10 @@ export async function readWorkers(sql: Sql, from: string, to: string): Promise<W
   const people = await sql('person')
     .orderBy('name')
     .select('id', 'name', 'role', 'version', 'hours', 'skilled');
-  return people.map((p: Omit<Worker, 'absences'>) => ({
+  const { paces } = await readPaces(sql);
+  return people.map((p: Omit<Worker, 'absences' | 'pace'>) => ({
     ...p,
+    pace: paces.person(p.id).factor,
     absences: (away.get(p.id) ?? []).map(({ week, hours }) => ({ week, hours })),
   }));
 }

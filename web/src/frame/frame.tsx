@@ -2,6 +2,7 @@ import { Ellipsis, Search, UserRound } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { PlanningLine } from '../course/planning-line';
+import { ClockBar } from '../clock/clock-bar';
 import { UndoBar } from '../common/undo';
 import { BackupLine } from '../everything/backup-line';
 import { PlaceOptions } from '../nursery/place-options';
@@ -169,6 +170,7 @@ export function Frame() {
       </div>
       <Bar onAll={() => setOpen('me')} />
       <UndoBar />
+      <ClockBar today={today} />
       {open === 'me' && (
         <Me
           dark={dark}

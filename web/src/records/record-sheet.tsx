@@ -5,6 +5,7 @@ import { operation, type Operation } from '@gonimos/core/operations';
 import { percent } from '@gonimos/core/words';
 import { AddPicture } from '../pictures/pictures';
 import { newId } from '../common/api';
+import { forgetClock, toldByClock } from '../common/bench-clock';
 import { useContractForm } from '../common/contract-form';
 import { duration } from '../common/dates';
 import { readDraft, useDraft } from '../common/draft';
@@ -34,12 +35,18 @@ function firstOf(step: Recordable, asks: readonly Ask[], today: string): Inputs 
     done: '',
     finished: true,
     losses: [loss],
-    minutes: '',
+    minutes: String(toldByClock(step)?.minutes ?? ''),
     note: '',
     nextTime: '',
     meant: false,
     details: Object.fromEntries(asks.map((a) => [a.subject, a.first(step)])),
   };
+}
+
+/** How long roots were bare, where the clock counted it. */
+function bareOf(step: Recordable): NewRecord['details'] {
+  const bare = toldByClock(step)?.bare ?? null;
+  return bare === null ? {} : { pace: { bare } };
 }
 
 function toRecord(step: Recordable, asks: readonly Ask[], v: Inputs): Unsent<NewRecord> {
@@ -57,7 +64,7 @@ function toRecord(step: Recordable, asks: readonly Ask[], v: Inputs): Unsent<New
     note: v.note,
     nextTime: v.nextTime,
     meant: v.meant,
-    details: toldBy(asks, v.details),
+    details: { ...toldBy(asks, v.details), ...bareOf(step) },
   });
   return record;
 }
@@ -90,6 +97,15 @@ function Before({ step, op }: { step: Recordable; op: Operation | null }) {
       )}
     </>
   );
+}
+
+/** What the clock says, and what was planned. */
+function minutesHint(step: Recordable): string | undefined {
+  const said = [
+    toldByClock(step) && 'by the clock',
+    step.minutes > 0 && `planned ${duration(step.minutes)}`,
+  ].filter(Boolean);
+  return said.length > 0 ? said.join('; ') : undefined;
 }
 
 /** What is wrong with an input, by its path in the form. */
@@ -172,7 +188,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         </button>
       }
     >
-      <form id="record" className="grid gap-5" onSubmit={send(work)} noValidate>
+      <form id="record" className="grid gap-5" onSubmit={send(work, () => forgetClock(step))} noValidate>
         <Before step={step} op={op} />
         {fault && !errors.meant && <Trouble>{fault}</Trouble>}
         <Meant reason={errors.meant?.message} register={form.register('meant')} />
@@ -195,11 +211,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         {parts(true)}
         <Losses form={form} pending={step.pending} />
         {parts(false)}
-        <Field
-          label="Minutes"
-          hint={step.minutes > 0 ? `planned ${duration(step.minutes)}` : undefined}
-          error={errors.minutes?.message}
-        >
+        <Field label="Minutes" hint={minutesHint(step)} error={errors.minutes?.message}>
           <input {...NUMBER} {...form.register('minutes')} />
         </Field>
         <Field label="Note" error={errors.note?.message}>

@@ -8,6 +8,7 @@ import { Loading } from '../common/loading';
 import { Why } from '../common/why';
 import { BedRow } from '../beds/beds';
 import { useBedChoice } from '../beds/bed-choice';
+import { forgetClock } from '../common/bench-clock';
 import { useKeys } from '../common/keys';
 import { MeanwhileLine } from '../meanwhile/line';
 import { MissedList } from '../missed/missed-list';
@@ -18,7 +19,7 @@ import { usePlaceChoice } from '../season/place-choice';
 import { Beside } from './beside';
 import { groupsOf, type Group } from './groups';
 import { FIRST_STEPS, useRound } from './queries';
-import { isUsual, usualResult } from './quick';
+import { isUsual, recordable, usualResult } from './quick';
 import { StepRow, type Deed } from './row';
 
 // sheets are fetched when the first of them is opened
@@ -29,7 +30,6 @@ const SeeSheet = lazy(() => import('../observations/see-sheet').then((m) => ({ d
 const BatchSheet = lazy(() => import('../moves/batch-sheet').then((m) => ({ default: m.BatchSheet })));
 const ManySheet = lazy(() => import('./many-sheet').then((m) => ({ default: m.ManySheet })));
 
-const recordable = (s: RoundStep) => ({ ...s, stepKey: s.key });
 const idOf = (s: RoundStep) => s.cohortId + s.key;
 
 /** The sheet that is open over the round. */
@@ -160,7 +160,8 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
   const several = useChosen(here.due);
   const act = (step: RoundStep, deed: Deed) => {
     if (deed !== 'all') setOpen({ kind: deed, step });
-    else if (isUsual(step)) quick.mutate(usualResult(step, today));
+    else if (isUsual(step))
+      quick.mutate(usualResult(step, today), { onSuccess: () => forgetClock(recordable(step)) });
     else setOpen({ kind: 'record', step });
   };
   const onCurrent = (deed: Deed) => () => at.current && act(at.current, deed);

@@ -11,7 +11,8 @@ import { WindowBar } from '../common/window-bar';
 import { countWords } from '../common/words';
 import { useMay } from '../people/session';
 import { Held } from '../visits/held';
-import { isUsual } from './quick';
+import { ClockButton } from '../clock/clock-button';
+import { isUsual, recordable } from './quick';
 
 /** What may be done with a step. */
 export type Deed = 'all' | 'record' | 'put off' | 'found' | 'why';
@@ -107,6 +108,7 @@ function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void })
         Found
         <span className="sr-only"> something, {s.code}</span>
       </button>
+      <ClockButton step={recordable(s)} className={QUIET} />
       <button type="button" className={QUIET} onClick={() => act('why')}>
         Why
       </button>

@@ -11,6 +11,8 @@ import { taxon } from '@gonimos/core/taxa';
 import { ringsOf } from '@gonimos/core/trunk';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
+import { ClockButton } from '../clock/clock-button';
+import { recordable } from '../course/recordable';
 import { RecordSheet } from '../records/record-sheet';
 import { dateSpan, monthYear, saidDate, seasonYear, shortDate, yearsOld } from '../common/dates';
 import { Held } from '../visits/held';
@@ -201,6 +203,7 @@ export function Cohort() {
   const [found, setFound] = useState(false);
   const [aiming, setAiming] = useState(false);
   const steps = useCourse(id).data?.steps ?? [];
+  const now = steps.find((s) => s.status === 'planned' && s.ready && s.opens! <= (today ?? ''));
   // drawings want the room
   const drawn = useMatch('/cohorts/:id/:part')?.params.part;
   const whole = drawn !== 'trays' && drawn !== 'lineage';
@@ -233,6 +236,12 @@ export function Cohort() {
               </p>
             </div>
             <span className="no-print flex flex-wrap gap-2">
+              {now && (
+                <ClockButton
+                  step={recordable(cohort, now)}
+                  className="btn btn-ghost gap-2 border border-base-300"
+                />
+              )}
               <button
                 type="button"
                 className="btn btn-ghost gap-2 border border-base-300"

@@ -16,6 +16,12 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
     <li className="grid gap-x-5 gap-y-2 py-3 sm:grid-cols-[1fr_7rem_9rem_11rem] sm:items-center">
       <span>
         <strong>{worker.name}</strong> <span className="soft">{worker.role}</span>
+        {worker.pace !== 1 && (
+          <span className="soft block text-sm">
+            {Math.round(Math.abs(worker.pace - 1) * 100)} % {worker.pace > 1 ? 'longer' : 'quicker'} than
+            usual, by the clock
+          </span>
+        )}
       </span>
       <label className="flex items-center gap-2">
         <input

@@ -8,6 +8,7 @@ import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Bars } from './bars';
 import { weeksOf } from './weeks-of';
+import { Pace } from './pace';
 import { People } from './people';
 import { useClearWeeks, useKeepWeeks, useYear } from './queries';
 import type { Answer } from '../workers/level';
@@ -260,6 +261,7 @@ export function Year() {
         kept={how === 'now'}
       />
       <People year={year} week={year.weeks[week]} />
+      <Pace />
     </div>
   );
 }

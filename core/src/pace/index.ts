@@ -1,0 +1,2 @@
+export * from './mist.ts';
+export * from './pace.ts';

@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query';
+import type { PaceTable } from '@gonimos/contract/pace';
+import { operation } from '@gonimos/core/operations';
+import { taxon } from '@gonimos/core/taxa';
+import { plural } from '@gonimos/core/words';
+import { get } from '../common/api';
+
+const MOST = 12;
+const minutes = (n: number): string => `${n < 10 ? Number(n.toFixed(1)) : Math.round(n)} min`;
+
+/** What the bench clock has taught: the plan counts on these minutes, and on the library's for all else. */
+export function Pace() {
+  const { data } = useQuery({ queryKey: ['pace'], queryFn: () => get<PaceTable>('/pace') });
+  if (!data || data.learned.length === 0)
+    return (
+      <section>
+        <h2 className="text-xl">Learned by the clock</h2>
+        <p className="soft max-w-prose">
+          Nothing yet. Start the clock at a step of the round; after three sittings of the same work the plan
+          counts on your minutes instead of the library’s.
+        </p>
+      </section>
+    );
+  return (
+    <section>
+      <h2 className="text-xl">Learned by the clock</h2>
+      <p className="soft">Minutes a plant the plan counts on, where you have been timed.</p>
+      <table className="mt-1 w-full max-w-3xl">
+        <thead className="soft text-left text-sm">
+          <tr>
+            <th className="py-1 pr-4 font-normal">Work</th>
+            <th className="pr-4 font-normal">Kind</th>
+            <th className="pr-4 text-right font-normal">A plant</th>
+            <th className="text-right font-normal">Library</th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.learned.slice(0, MOST).map((p) => (
+            <tr key={p.operation + p.taxonId} className="border-t border-base-300">
+              <td className="py-1.5 pr-4">
+                {operation(p.operation).name}
+                <span className="soft block text-sm">{plural(p.sittings, 'sitting')}</span>
+              </td>
+              <td className="pr-4">{taxon(p.taxonId).name}</td>
+              <td className="pr-4 text-right font-semibold whitespace-nowrap">{minutes(p.minutes)}</td>
+              <td className="soft text-right whitespace-nowrap">{minutes(p.usual)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
