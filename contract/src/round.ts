@@ -89,6 +89,10 @@ export interface Round {
   warnings: Warning[];
   /** containers wanted by the steps shown and not on the shelf */
   short: { container: string; wanted: number; have: number; arrives: string | null }[];
+  /** kinds wanted in the next ninety days that nobody has counted */
+  uncounted: { container: string; wanted: number }[];
+  /** deliveries whose day has come: did they? */
+  arrivals: { container: string; arriving: number; arrives: string; version: number }[];
   /** starts that goals still want soon, and the treatment of their seed */
   starts: StartDue[];
   /** what is on plants and is to be tended soon or by now, and how much is on in all */

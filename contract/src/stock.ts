@@ -10,13 +10,22 @@ export const countStock = body({
   arriving: count().default(0),
   arrives: date().nullable().notRequired().default(null),
 });
+/** What came of a delivery that was expected, and when the rest comes; null: never. */
+export const arrival = body({
+  id: id(),
+  container: containerId().required('is missing'),
+  version: measure(1, 1e9, '').required('is missing'),
+  came: count().required('is missing'),
+  rest: date().nullable().notRequired().default(null),
+});
+export type Arrival = InferType<typeof arrival>;
 export type CountStock = InferType<typeof countStock>;
 
 export interface StockRow {
   container: string;
-  /** on the shelf now: as counted, less what was used since */
-  have: number;
-  countedOn: string;
+  /** on the shelf now: as counted, less what was used since; null: never counted */
+  have: number | null;
+  countedOn: string | null;
   arriving: number;
   arrives: string | null;
   /** wanted by steps of the next ninety days */

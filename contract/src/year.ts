@@ -1,6 +1,6 @@
 import type { YearProblem } from '@gonimos/core/year';
-import { array, boolean, type InferType } from 'yup';
-import { body, date, id, measure, text, version } from './fields.ts';
+import { array, boolean, string, type InferType } from 'yup';
+import { body, date, id, measure, noneOf, text, version } from './fields.ts';
 
 const monday = () =>
   date().test(
@@ -46,6 +46,20 @@ export const absence = body({
   /** what stood there when it was changed; null: the usual */
   was: measure(0, 80, 'h').nullable().default(null),
 });
+export const ROUTINES = ['watering', 'weeding', 'spraying', 'feeding', 'other'] as const;
+export type RoutineKind = (typeof ROUTINES)[number];
+const month = () => measure(1, 12, '').integer('is not a month').required('is missing');
+/** Hours a week that are no step of any course; no place: everywhere. */
+export const newRoutine = body({
+  id: id(),
+  what: string<RoutineKind>().oneOf(ROUTINES, noneOf(ROUTINES)).required('is missing'),
+  placeId: id().notRequired().nullable().default(null),
+  hours: measure(0.1, 168, 'h').required('is missing'),
+  fromMonth: month(),
+  toMonth: month(),
+});
+export type NewRoutine = InferType<typeof newRoutine>;
+export type Routine = Omit<NewRoutine, 'id'> & { id: string };
 export const clearWeeks = body({ id: id() });
 export type KeepWeeks = InferType<typeof keepWeeks>;
 export type PersonHours = InferType<typeof personHours>;
@@ -89,4 +103,7 @@ export interface Year {
   problem: YearProblem;
   lines: YearLine[];
   people: Worker[];
+  routines: Routine[];
+  /** minutes of routine in each week, taken off the capacity */
+  routine: number[];
 }

@@ -26,6 +26,8 @@ import { stationRoutes } from './station/routes.ts';
 import { stockRoutes } from './stock/routes.ts';
 import { survivalRoutes } from './survival/routes.ts';
 import { visitRoutes } from './visits/routes.ts';
+import { handsRoutes } from './year/hands-routes.ts';
+import { routineRoutes } from './year/routines.ts';
 import { yearRoutes } from './year/routes.ts';
 import { calcRoutes } from './calc/routes.ts';
 import { comparisonRoutes } from './comparison/routes.ts';
@@ -106,6 +108,8 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   libraryRoutes,
   ownRoutes,
   yearRoutes,
+  handsRoutes,
+  routineRoutes,
   stationRoutes,
   stockRoutes,
   simulatedStation,

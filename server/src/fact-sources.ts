@@ -7,4 +7,11 @@ import { learnedFacts } from './survival/facts.ts';
 import { weekFacts } from './year/facts.ts';
 
 /** What the subjects know of cohorts that bears on their courses. A new subject adds its line. */
-export const FACT_SOURCES: readonly FactSource[] = [seedFacts, layerFacts, learnedFacts, paceFacts, weekFacts, shortFacts];
+export const FACT_SOURCES: readonly FactSource[] = [
+  seedFacts,
+  layerFacts,
+  learnedFacts,
+  paceFacts,
+  weekFacts,
+  shortFacts,
+];

@@ -1,4 +1,5 @@
 import { CONTAINER_ROWS, SIZES } from '../../data/containers.ts';
+import { cp } from '../params/index.ts';
 
 export type Wall = 'smooth' | 'air-pruning' | 'grooved' | 'porous' | 'ground';
 
@@ -78,6 +79,13 @@ export function resized(id: string, school: string): string {
   if (!make) return id;
   return make[Math.max(0, make.indexOf(id) - (STEPS_DOWN[school] ?? 0))];
 }
+
+/** Plants that stand in one shared tray. Common practice, no source. */
+export const IN_A_TRAY = cp(60, 'plants');
+
+/** Containers of a kind that so many plants want: one each, or trays. */
+export const piecesFor = (kind: Pick<ContainerKind, 'shared'>, plants: number): number =>
+  kind.shared ? Math.ceil(plants / IN_A_TRAY.value) : plants;
 
 /** Shared flats hold many plants: the room each has, litres. */
 export const roomPerPlant = (kind: ContainerKind, plants: number): number =>

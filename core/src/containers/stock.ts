@@ -22,11 +22,14 @@ export interface Short {
 
 /**
  * Gives containers to the steps that want them in the order of their days, and says which fall short, by
- * how many, who took the rest, and when more come. Kinds nobody has counted are never short.
+ * how many, who took the rest, and when more come. Kinds nobody has counted are never short; what was to arrive
+ * before `today` and has not been said to have come is not there.
  */
-export function allocate(shelves: readonly Shelf[], wants: readonly Want[]): Map<string, Short> {
+export function allocate(all: readonly Shelf[], wants: readonly Want[], today: string): Map<string, Short> {
   const short = new Map<string, Short>();
-  for (const shelf of shelves) {
+  for (const counted of all) {
+    const late = counted.arrives !== null && counted.arrives <= today;
+    const shelf = late ? { ...counted, arriving: 0, arrives: null } : counted;
     let left = shelf.have;
     let lastTaker = '';
     const inTurn = wants

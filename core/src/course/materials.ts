@@ -1,4 +1,4 @@
-import { container } from '../containers/index.ts';
+import { container, piecesFor } from '../containers/index.ts';
 import { rootAngle } from '../programmes/index.ts';
 import { chosen, type QuestionId } from '../schools/index.ts';
 import type { GrowthGroup } from '../taxa/index.ts';
@@ -58,7 +58,7 @@ function filled(ctx: Context, { op }: StepInHand, into: string): Material[] {
       : medium === 'mineral'
         ? 'one mineral mix'
         : 'ordinary potting mix';
-  const pots = kind.shared ? Math.ceil(facts.live / 60) : facts.live;
+  const pots = piecesFor(kind, facts.live);
   const again = op.fills === 'again' && option('old-mix') === 'reuse';
   const litres = Math.ceil(kind.litres * pots * SPARE);
   const fresh = again ? Math.ceil(litres * FRESH_SHARE) : litres;

@@ -64,7 +64,9 @@ describe('pace: bare roots', () => {
     expect(at(18, 60)).to.be.within(4, 6);
     expect(at(30, 30)).to.be.within(1, 2);
     expect(at(8, 95)).to.equal(12);
-    expect(mistAfter(taxon('lavandula-angustifolia'), { temperature: 18, humidity: 60 })!).to.be.below(at(18, 60));
+    expect(mistAfter(taxon('lavandula-angustifolia'), { temperature: 18, humidity: 60 })!).to.be.below(
+      at(18, 60),
+    );
     expect(mistAfter(taxon('adenium-obesum'), { temperature: 30, humidity: 30 })).to.equal(null);
   });
 });

@@ -16,7 +16,7 @@ describe('measures as each person reads and types them', () => {
     expect(read('½ in')).to.equal(12.7);
     expect(read('2½″')).to.equal(63.5);
     expect(read('1 ft')).to.equal(304.8);
-    expect(read("5' 6\"")).to.equal(1676.4);
+    expect(read('5\' 6"')).to.equal(1676.4);
     expect(read('2 ft 6 in')).to.equal(762);
     expect(read('1.2 m')).to.equal(1200);
     expect(read('4,5 cm')).to.equal(45);

@@ -193,7 +193,7 @@ describe('year: levelling', () => {
     const plan = new Leveller({ ...none, steps: [one] }).first();
     expect(plan.overload).to.equal(30);
     expect(shortfalls({ ...none, steps: [one] }, plan)).to.deep.equal([
-      { id: 'a', week: 1, minutes: 90, windowLost: true, crewShort: false },
+      { id: 'a', week: 1, minutes: 90, windowLost: true, lacks: 'hours' },
     ]);
     const wide = { ...one, to: 3, minutes: 50 };
     const two = { ...none, steps: [wide, { ...wide, id: 'b' }] };
@@ -211,7 +211,7 @@ describe('year: levelling', () => {
     expect(plan.placed[3].week).to.equal(p.steps[3].to);
     expect(
       shortfalls(p, plan)
-        .filter((x) => x.crewShort)
+        .filter((x) => x.lacks === 'people')
         .map((x) => x.id),
     ).to.deep.equal(['s5']);
     expect(() => {

@@ -49,7 +49,9 @@ export async function mayStandThere(sql: Sql, c: Cohort, to: string, anyway: str
   if (now.safe) return;
   const free = safeFrom(here, there, toDay(today) + 1, hardyTo.value, Boolean(hardened));
   const why =
-    now.low < hardyTo.value ? `${name} bears ${hardyTo.value} °C` : `${Math.round(now.fall)} °C colder than where it stands`;
+    now.low < hardyTo.value
+      ? `${name} bears ${hardyTo.value} °C`
+      : `${Math.round(now.fall)} °C colder than where it stands`;
   throw new Refusal(
     'refused-by-a-rule',
     `The rule ‘exposure’ refuses: nights there may reach ${Math.round(now.low)} °C, ${why}${hardened ? '' : ', not hardened off'}; safe ${free === null ? 'on no day within ten months' : `from ${toIso(free)}`}.`,

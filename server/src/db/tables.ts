@@ -4,6 +4,7 @@
  */
 import type { Origin } from '@gonimos/contract/cohorts';
 import type { KeptDetails } from '@gonimos/contract/details';
+import type { RoutineKind } from '@gonimos/contract/year';
 import type { PlannedStep, Reason } from '@gonimos/core/course';
 import type { Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
@@ -373,6 +374,16 @@ export interface RecordRow {
   details: KeptDetails;
 }
 
+export interface RoutineRow {
+  id: string;
+  what: RoutineKind;
+  placeId: string | null;
+  hours: number;
+  fromMonth: number;
+  toMonth: number;
+  createdAt: Date;
+}
+
 export interface SeedEventRow {
   id: string;
   seq: number;
@@ -558,6 +569,7 @@ declare module 'knex/types/tables.js' {
     programme: Table<ProgrammeRow>;
     protection: Table<ProtectionRow>;
     record: Table<RecordRow>;
+    routine: Table<RoutineRow>;
     seed_event: Table<SeedEventRow>;
     seed_lot: Table<SeedLotRow>;
     session: Table<SessionRow>;

@@ -10,6 +10,7 @@ import { extendWeather } from '../simulated/weather.ts';
 import type { House } from '../write/types.ts';
 import { touching, writeWithin } from '../write/write.ts';
 import { giveHours } from '../year/keep.ts';
+import { addRoutine } from '../year/routines.ts';
 import { cuttings } from './cuttings.ts';
 import { goals } from './goals.ts';
 import { named, OPENING_DAY, placeId, type Chapter, type Hand } from './hand.ts';
@@ -19,7 +20,7 @@ import { lives } from './lives.ts';
 import { lots } from './seed.ts';
 import { sights } from './sights.ts';
 import { sowings } from './sowings.ts';
-import { NURSERY_SCHOOLS, PEOPLE, PLACES, SITE, WEATHER_SEED, type DemoPerson } from './stage.ts';
+import { NURSERY_SCHOOLS, PEOPLE, PLACES, ROUTINES, SITE, WEATHER_SEED, type DemoPerson } from './stage.ts';
 
 /** The story of Tessary Bank, a chapter for each subject. A new subject adds its own. */
 const CHAPTERS: readonly Chapter[] = [lives, lots, goals, sights, sowings, cuttings, layers, lastDays];
@@ -63,6 +64,14 @@ export async function loadDemo(house: House, say: (text: string) => void = () =>
     await writeWithin(house, trx, ines, (w) =>
       chooseSchools(w, { id: named('schools'), schools: NURSERY_SCHOOLS, version: 1 }),
     );
+    for (const r of ROUTINES)
+      await writeWithin(house, trx, ines, (w) =>
+        addRoutine(w, {
+          ...r,
+          id: named(`routine ${r.what} ${r.place}`),
+          placeId: r.place && placeId(r.place),
+        }),
+      );
     const requests = CHAPTERS.flatMap((chapter) => chapter(h)).sort((a, b) => a.on.localeCompare(b.on));
     const news = requests.findIndex((r) => r.on >= NEWS_FROM);
     for (const [i, r] of requests.entries()) {

@@ -45,6 +45,13 @@ export const PLACES = [
   { name: 'Heated house', kind: 'house', night: 8, day: 8, heatedTo: 15 },
 ] as const;
 
+/** What goes to watering and weeding each week, as the Tessarys reckon it. */
+export const ROUTINES = [
+  { what: 'watering', place: null, hours: 5, fromMonth: 4, toMonth: 10 },
+  { what: 'watering', place: 'Heated house', hours: 1.5, fromMonth: 11, toMonth: 3 },
+  { what: 'weeding', place: 'Ground row A', hours: 2, fromMonth: 5, toMonth: 9 },
+] as const;
+
 /** Schools the Tessarys follow where no cohort or programme says otherwise. */
 export const NURSERY_SCHOOLS = { opening: 'to-tips', 'ground-lift': 'left', chop: 'staged' } as const;
 

@@ -10,7 +10,7 @@ import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
 import { readSheltered } from '../shelter/store.ts';
 import { readStartsDue } from '../starts/goals.ts';
-import { readStock } from '../stock/store.ts';
+import { readArrivals, readStock } from '../stock/store.ts';
 import { countOpen, readMissedSteps, readOpenSteps } from './store.ts';
 import { watchList, type Watch } from '../watch/watch.ts';
 
@@ -41,6 +41,7 @@ export const roundRoutes =
           starts,
           readings,
           shelves,
+          arrivals,
         ] = await Promise.all([
           readMissedSteps(app.db, today),
           readFittings(app.db),
@@ -52,12 +53,16 @@ export const roundRoutes =
           readStartsDue(app.db, today),
           readReadings(app.db, today),
           readStock(app.db, today),
+          readArrivals(app.db, today),
         ]);
         const ready = kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending })));
         const warnings = await readWarnings(app.db, today, readings.at(-1) ?? null);
-        const short = shelves
-          .filter((s) => s.wanted > s.have)
-          .map(({ container, wanted, have, arrives }) => ({ container, wanted, have, arrives }));
+        const short = shelves.flatMap(({ container, wanted, have, arrives }) =>
+          have !== null && wanted > have ? [{ container, wanted, have, arrives }] : [],
+        );
+        const uncounted = shelves.flatMap(({ container, wanted, have }) =>
+          have === null && wanted > 0 ? [{ container, wanted }] : [],
+        );
         const tended = { soon: fittings.slice(0, MOST_FITTINGS), all: fittings.length };
         return {
           today,
@@ -73,6 +78,8 @@ export const roundRoutes =
           ready,
           warnings,
           short,
+          uncounted,
+          arrivals,
           starts,
           watch,
         };

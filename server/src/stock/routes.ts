@@ -1,9 +1,9 @@
 import type { FastifyInstance } from 'fastify';
-import { countStock } from '@gonimos/contract/stock';
+import { arrival, countStock } from '@gonimos/contract/stock';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { countShelf } from './service.ts';
+import { countShelf, takeArrival } from './service.ts';
 import { readStock } from './store.ts';
 
 export function stockRoutes(app: FastifyInstance): void {
@@ -23,5 +23,15 @@ export function stockRoutes(app: FastifyInstance): void {
     body: countStock,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'stock', body, person }, (w) => countShelf(w, body)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/stock/arrival',
+    role: 'helper',
+    summary: 'What came of a delivery that was expected; the rest on another day, or not at all',
+    body: arrival,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'arrival', body, person }, (w) => takeArrival(w, body)),
   });
 }

@@ -1,6 +1,8 @@
-import type { CountStock, StockRow } from '@gonimos/contract/stock';
+import type { Round } from '@gonimos/contract/round';
+import type { Arrival, CountStock, StockRow } from '@gonimos/contract/stock';
 import { addDays } from '@gonimos/core/calendar';
-import { allocate, container, type Short, type Want } from '@gonimos/core/containers';
+import { allocate, container, piecesFor, type Short, type Want } from '@gonimos/core/containers';
+import { groupBy } from '@gonimos/core/group';
 import { doneInParts } from '../course/store.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
@@ -8,17 +10,41 @@ import { conflict } from '../http/problem.ts';
 /** Steps that open within so many days speak for containers. */
 const SPOKEN_FOR = 90;
 
-async function shelves(sql: Sql): Promise<Omit<StockRow, 'wanted'>[]> {
-  const { rows } = await sql.raw<{ rows: Omit<StockRow, 'wanted'>[] }>(`
-    SELECT s.container, s.arriving, s.arrives, s.version, s.counted_on AS "countedOn",
-      greatest(0, s.counted - coalesce((
-        SELECT sum(coalesce(r.done, (SELECT sum(e.count) FROM ledger_entry e
-          WHERE e.record_id = r.id AND e.type = 'potted'), 0)) FROM standing_record r
-        WHERE r.kind = 'work' AND r.details -> 'potting' ->> 'container' = s.container
-          AND r.seq > s.counted_seq), 0))::int AS have
-    FROM container_stock s ORDER BY s.container`);
-  return rows;
+/** A kind as it stands on the shelf. */
+type Counted = Omit<StockRow, 'wanted' | 'have' | 'countedOn'> & { have: number; countedOn: string };
+
+interface Used {
+  container: string;
+  plants: number;
 }
+
+/** Kinds that were counted, less what was used since, by work and by moves to another size. */
+async function shelves(sql: Sql): Promise<Counted[]> {
+  const rows: (Counted & { counted: number })[] = await sql('container_stock').orderBy('container').select({
+    container: 'container',
+    counted: 'counted',
+    arriving: 'arriving',
+    arrives: 'arrives',
+    version: 'version',
+    countedOn: 'countedOn',
+  });
+  const used = groupBy((await sql.raw<{ rows: Used[] }>(USED)).rows, (u) => u.container);
+  return rows.map(({ counted, ...s }) => {
+    const kind = container(s.container);
+    const gone = (used.get(s.container) ?? []).reduce((n, u) => n + piecesFor(kind, u.plants), 0);
+    return { ...s, have: Math.max(0, counted - gone) };
+  });
+}
+
+/** Plants put into counted kinds since they were counted, record by record. */
+const USED = `
+  SELECT s.container, coalesce(r.done,
+      (SELECT sum(e.count) FROM ledger_entry e WHERE e.record_id = r.id AND e.type = 'potted'),
+      CASE WHEN r.kind = 'visit' THEN c.live ELSE 0 END)::int AS plants
+  FROM container_stock s
+  JOIN standing_record r ON r.kind IN ('work', 'visit') AND r.seq > s.counted_seq
+    AND r.details -> 'potting' ->> 'container' = s.container
+  JOIN cohort c ON c.id = r.cohort_id`;
 
 interface WantRow extends Want {
   cohortId: string;
@@ -31,7 +57,6 @@ async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereNotNull('s.container')
     .where('s.target', '<=', addDays(today, SPOKEN_FOR))
-    .whereIn('s.container', sql('container_stock').select('container'))
     .select({
       cohortId: 's.cohortId',
       key: 's.key',
@@ -47,7 +72,7 @@ async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
     container: r.container,
     on: r.on,
     id: `${r.cohortId} ${r.key}`,
-    count: container(r.container).shared ? Math.ceil(r.left / 60) : r.left,
+    count: piecesFor(container(r.container), r.left),
   }));
 }
 
@@ -60,7 +85,7 @@ export async function readShorts(
   const on = await shelves(sql);
   if (on.length === 0) return out;
   const wants = await readWants(sql, today);
-  const short = allocate(on, wants);
+  const short = allocate(on, wants, today);
   for (const w of wants) {
     const s = short.get(w.id);
     if (s) out.set(w.cohortId, [...(out.get(w.cohortId) ?? []), { key: w.key, short: s }]);
@@ -68,12 +93,44 @@ export async function readShorts(
   return out;
 }
 
+/** What stands on the shelf against what is wanted, kinds that nobody has counted among them. */
 export async function readStock(sql: Sql, today: string): Promise<StockRow[]> {
-  const wants = await readWants(sql, today);
-  return (await shelves(sql)).map((s) => ({
-    ...s,
-    wanted: wants.filter((w) => w.container === s.container).reduce((n, w) => n + w.count, 0),
-  }));
+  const wanted = new Map<string, number>();
+  for (const w of await readWants(sql, today))
+    if (container(w.container).wall !== 'ground')
+      wanted.set(w.container, (wanted.get(w.container) ?? 0) + w.count);
+  const counted = await shelves(sql);
+  const known = new Set(counted.map((s) => s.container));
+  const uncounted = [...wanted.keys()].filter((k) => !known.has(k)).sort();
+  const never = { have: null, countedOn: null, arriving: 0, arrives: null, version: 0 };
+  return [
+    ...counted.map((s) => ({ ...s, wanted: wanted.get(s.container) ?? 0 })),
+    ...uncounted.map((k) => ({ ...never, container: k, wanted: wanted.get(k)! })),
+  ];
+}
+
+/** Deliveries whose day has come, and of which nobody has said what came. */
+export const readArrivals = (sql: Sql, today: string): Promise<Round['arrivals']> =>
+  sql('container_stock')
+    .where('arriving', '>', 0)
+    .where('arrives', '<=', today)
+    .orderBy('arrives')
+    .select('container', 'arriving', 'arrives', 'version');
+
+/** What came of a delivery goes on the shelf; the rest is expected on another day, or not at all. */
+export async function writeArrival(sql: Sql, a: Arrival, today: string): Promise<void> {
+  const at = { container: a.container, version: a.version };
+  const now = await sql('container_stock').where(at).first('counted', 'arriving');
+  if (!now) throw conflict('This kind was counted meanwhile.', await readStock(sql, today));
+  const rest = a.rest ?? null;
+  await sql('container_stock')
+    .where(at)
+    .update({
+      counted: now.counted + a.came,
+      arriving: rest === null ? 0 : Math.max(0, now.arriving - a.came),
+      arrives: rest,
+      version: a.version + 1,
+    });
 }
 
 /** A fresh count of one kind; version 0 counts it for the first time. */

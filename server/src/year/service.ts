@@ -4,6 +4,7 @@ import { operation } from '@gonimos/core/operations';
 import type { YearStep } from '@gonimos/core/year';
 import type { Sql } from '../db/index.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
+import { readRoutines, routineMinutes } from './routines.ts';
 import { readLockedWeeks, readWorkers, readTrails, readYearSteps, type YearStepRow } from './store.ts';
 
 export const mondayOf = (iso: string): string => {
@@ -63,16 +64,10 @@ const hoursIn = (p: Worker, week: string): number =>
 /** Minutes of usual work that the people can do in each week: who is slower does less in an hour. */
 function capacityOf(people: Worker[], weeks: string[]) {
   const minutes = (only: (p: Worker) => boolean) =>
-    weeks.map((week) =>
-      people
-        .filter(only)
-        .reduce((n, p) => n + (60 * hoursIn(p, week)) / p.pace, 0),
-    );
+    weeks.map((week) => people.filter(only).reduce((n, p) => n + (60 * hoursIn(p, week)) / p.pace, 0));
   return {
     capacity: { all: minutes(() => true), skilled: minutes((p) => p.skilled) },
-    hands: weeks.map(
-      (week) => people.filter((p) => hoursIn(p, week) > 0).length,
-    ),
+    hands: weeks.map((week) => people.filter((p) => hoursIn(p, week) > 0).length),
   };
 }
 
@@ -115,6 +110,9 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
   );
   const people = await readWorkers(sql, first, end);
   const { capacity, hands } = capacityOf(people, weeks);
+  const routines = await readRoutines(sql);
+  const routine = routineMinutes(routines, weeks);
+  capacity.all = capacity.all.map((can, w) => Math.max(0, can - routine[w]));
   const lockedWeeks = await readLockedWeeks(sql);
   // a locked week takes nothing new: it can hold just what is locked into it
   for (const week of lockedWeeks.filter((w) => weeks.includes(w))) {
@@ -144,5 +142,7 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
     problem: { weeks: reach, capacity, hands, steps },
     lines,
     people,
+    routines,
+    routine,
   };
 }

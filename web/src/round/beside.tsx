@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import type { Round as RoundData } from '@gonimos/contract/round';
 import { taxon } from '@gonimos/core/taxa';
+import { Arrivals } from '../stock/arrivals';
 import { OnThePlants } from '../fittings/on-the-plants';
 import { Tonight } from '../shelter/tonight';
 import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
@@ -64,6 +65,21 @@ export function Beside({ round }: { round: RoundData }) {
               </li>
             ))}
           </ul>
+        </section>
+      )}
+      <Arrivals arrivals={round.arrivals} today={today} />
+      {round.uncounted.length > 0 && (
+        <section>
+          <h2 className="mb-1 text-lg">Not counted</h2>
+          <p>
+            {round.uncounted.map((u) => `${u.wanted} ${container(u.container).name}`).join(', ')}
+            <span className="soft block text-sm">
+              wanted in ninety days;{' '}
+              <Link to="/nursery" className="underline">
+                count the shelf
+              </Link>
+            </span>
+          </p>
         </section>
       )}
       {round.starts.length > 0 && (

@@ -1,23 +1,19 @@
 import { DayInput } from '../common/day-input';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { CountStock, StockRow } from '@gonimos/contract/stock';
+import type { StockRow } from '@gonimos/contract/stock';
 import { CONTAINERS, container } from '@gonimos/core/containers';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
-import { call, get } from '../common/api';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
-import { useWrite, type Unsent } from '../common/write';
-
-const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => get<StockRow[]>('/stock') });
-const useCount = () =>
-  useWrite((c: Unsent<CountStock>, id) => call<StockRow[]>('PUT', '/stock', { ...c, id }));
+import { useCount, useStock } from './queries';
 
 function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockRow[]; onClose: () => void }) {
   const count = useCount();
-  const free = CONTAINERS.filter((c) => c.wall !== 'ground' && !rows.some((r) => r.container === c.id));
+  const free = CONTAINERS.filter(
+    (c) => c.wall !== 'ground' && !rows.some((r) => r.container === c.id && r.have !== null),
+  );
   const [v, set] = useState({
     container: row?.container ?? free[0]?.id ?? '',
     counted: String(row?.have ?? ''),
@@ -103,8 +99,10 @@ export function Stock() {
           >
             <strong className="min-w-48">{container(r.container).name}</strong>
             <span>
-              {r.have} there, {r.wanted} wanted
-              {r.wanted > r.have && <strong className="ml-2 text-accent">{r.wanted - r.have} short</strong>}
+              {r.have === null ? <strong>not counted</strong> : `${r.have} there`}, {r.wanted} wanted
+              {r.have !== null && r.wanted > r.have && (
+                <strong className="ml-2 text-accent">{r.wanted - r.have} short</strong>
+              )}
             </span>
             <span className="soft">
               {r.arrives && r.arriving > 0

@@ -12,6 +12,78 @@ const LEFT = 40;
 const FOOT = 26;
 const hours = (minutes: number) => minutes / 60;
 
+interface WeekProps {
+  load: WeekLoad;
+  /** minutes all can give */
+  can: number;
+  label: string;
+  locked: boolean;
+  chosen: boolean;
+  /** left edge and room of the week, width of its bar, px */
+  x: number;
+  room: number;
+  bar: number;
+  /** height of so many hours, px; `most`: hours at the top */
+  y: (hours: number) => number;
+  most: number;
+  choose: () => void;
+}
+
+/** One week: work that wants practice at the foot, all work over it, and what is too many on top. */
+function WeekBar({ load: l, can, label, locked, chosen, x, room, bar, y, most, choose }: WeekProps) {
+  const part = (minutes: number, fill: string) => (
+    <rect x={x + 1} width={bar} y={y(hours(minutes))} height={y(0) - y(hours(minutes))} fill={fill} rx={2} />
+  );
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-pressed={chosen}
+      className="cursor-pointer"
+      onClick={choose}
+      onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && choose()}
+    >
+      <title>{label}</title>
+      <rect
+        x={x}
+        width={room}
+        y={8}
+        height={HEIGHT - FOOT - 8}
+        fill={chosen ? 'var(--rest)' : 'transparent'}
+      />
+      {part(Math.min(l.all, can), 'var(--celadon-deep)')}
+      {part(Math.min(l.skilled, l.all), 'var(--color-primary)')}
+      {l.all > can && (
+        <rect
+          x={x + 1}
+          width={bar}
+          y={y(hours(l.all))}
+          height={Math.max(2, y(hours(can)) - y(hours(l.all)))}
+          fill="var(--due)"
+          stroke="var(--color-accent)"
+          rx={2}
+        />
+      )}
+      {l.all > most * 60 && (
+        <text
+          x={x + bar / 2}
+          y={20}
+          fontSize={12}
+          textAnchor="middle"
+          fill="var(--color-accent)"
+          fontWeight={700}
+        >
+          {hours(l.all).toFixed(0)}
+        </text>
+      )}
+      {locked && (
+        <circle cx={x + 1 + bar / 2} cy={HEIGHT - FOOT + 6} r={3} fill="var(--color-base-content)" />
+      )}
+    </g>
+  );
+}
+
 interface Props {
   year: Year;
   load: WeekLoad[];
@@ -42,75 +114,21 @@ export function Bars({ year, load: all, chosen, onChoose }: Props) {
         <HeightAxis y={y} from={LEFT} to={width} words={(t) => `${t} h`} />
         {load.map((l, w) => {
           const label = `Week of ${shortDate(year.weeks[w], year.today)}: ${hours(l.all).toFixed(0)} of ${hours(capacity.all[w]).toFixed(0)} hours${l.over > 0 ? `, ${hours(l.over).toFixed(1)} too many` : ''}`;
-          const locked = year.lockedWeeks.includes(year.weeks[w]);
-          const fits = Math.min(l.all, capacity.all[w]);
           return (
-            <g
+            <WeekBar
               key={year.weeks[w]}
-              role="button"
-              tabIndex={0}
-              aria-label={label}
-              aria-pressed={w === chosen}
-              className="cursor-pointer"
-              onClick={() => onChoose(w)}
-              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onChoose(w)}
-            >
-              <title>{label}</title>
-              <rect
-                x={x(w)}
-                width={x(1) - x(0)}
-                y={8}
-                height={HEIGHT - FOOT - 8}
-                fill={w === chosen ? 'var(--rest)' : 'transparent'}
-              />
-              <rect
-                x={x(w) + 1}
-                width={bar}
-                y={y(hours(fits))}
-                height={y(0) - y(hours(fits))}
-                fill="var(--celadon-deep)"
-                rx={2}
-              />
-              <rect
-                x={x(w) + 1}
-                width={bar}
-                y={y(hours(Math.min(l.skilled, l.all)))}
-                height={y(0) - y(hours(Math.min(l.skilled, l.all)))}
-                fill="var(--color-primary)"
-                rx={2}
-              />
-              {l.all > capacity.all[w] && (
-                <rect
-                  x={x(w) + 1}
-                  width={bar}
-                  y={y(hours(l.all))}
-                  height={Math.max(2, y(hours(capacity.all[w])) - y(hours(l.all)))}
-                  fill="var(--due)"
-                  stroke="var(--color-accent)"
-                  rx={2}
-                />
-              )}
-              {l.all > most * 60 && (
-                <text
-                  x={x(w) + bar / 2}
-                  y={20}
-                  fontSize={12}
-                  textAnchor="middle"
-                  fill="var(--color-accent)"
-                  fontWeight={700}
-                >
-                  {hours(l.all).toFixed(0)}
-                </text>
-              )}
-              {locked && (
-                <circle
-                  cx={x(w) + 1 + bar / 2}
-                  cy={HEIGHT - FOOT + 6}
-                  r={3}
-                  fill="var(--color-base-content)"
-                />
-              )}
-            </g>
+              load={l}
+              can={capacity.all[w]}
+              label={label}
+              locked={year.lockedWeeks.includes(year.weeks[w])}
+              chosen={w === chosen}
+              x={x(w)}
+              room={x(1) - x(0)}
+              bar={bar}
+              y={y}
+              most={most}
+              choose={() => onChoose(w)}
+            />
           );
         })}
         <path d={line(capacity.all)} fill="none" stroke="var(--color-base-content)" strokeWidth={1.8} />
@@ -139,7 +157,7 @@ export function Bars({ year, load: all, chosen, onChoose }: Props) {
         <Key colour="var(--due)" edge="var(--color-accent)">
           more than there are hours
         </Key>
-        <span>line: hours of all; dashed: of those with practice</span>
+        <span>line: hours of all, routine taken off; dashed: of those with practice</span>
       </figcaption>
     </figure>
   );

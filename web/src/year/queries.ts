@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { KeepWeeks, LockStep, Year } from '@gonimos/contract/year';
+import type { KeepWeeks, LockStep, NewRoutine, Year } from '@gonimos/contract/year';
 import { call, get } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
@@ -22,3 +22,7 @@ export const useAbsence = () =>
     ({ id: person, ...a }: { id: string; week: string; hours: number | null; was: number | null }, id) =>
       call<unknown>('PUT', `/people/${person}/absence`, { ...a, id }),
   );
+export const useNewRoutine = () =>
+  useWrite((r: Unsent<NewRoutine>, id) => call<{ id: string }>('POST', '/routines', { ...r, id }));
+export const useEndRoutine = () =>
+  useWrite((routine: string, id) => call<unknown>('POST', `/routines/${routine}/end`, { id }));

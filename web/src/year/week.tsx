@@ -7,6 +7,7 @@ import { addDays } from '@gonimos/core/calendar';
 import { useMay } from '../people/session';
 import { dateSpan, duration, shortDate } from '../common/dates';
 import { useLockStep, useLockWeek } from './queries';
+import { lackWords, lossWords } from './verdict';
 
 /** Lines shown at first. */
 const FIRST_LINES = 60;
@@ -16,7 +17,7 @@ interface Props {
   week: number;
   lines: YearLine[];
   load: WeekLoad;
-  short: Shortfall[];
+  short: readonly Shortfall[];
   /** the weeks shown are those that are kept, so steps can be locked into them */
   kept: boolean;
 }
@@ -40,7 +41,7 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
           {dateSpan(monday, addDays(monday, 6), year.today)}
           <span className="soft ml-3 font-sans text-base font-normal">
             {duration(load.all)} of {duration(capacity.all[week])}
-            {load.over > 0 && <strong className="ml-2 text-accent">{duration(load.over)} too many</strong>}
+            {year.routine[week] > 0 && `, ${duration(year.routine[week])} of routine besides`}
           </span>
         </h2>
         {may && (
@@ -78,11 +79,7 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
                 </span>
                 {gap && (
                   <span className="block text-sm font-semibold text-accent">
-                    {gap.crewShort
-                      ? 'more people at once than are there'
-                      : gap.windowLost
-                        ? 'does not fit, and its window would be lost'
-                        : 'does not fit; a later week of its window has room'}
+                    Does not fit: {lackWords(gap, year, load)}; {lossWords(gap)}
                   </span>
                 )}
               </p>

@@ -1,7 +1,6 @@
-import { plural } from '@gonimos/core/words';
 import { useMemo, useState } from 'react';
 import type { Year as Data } from '@gonimos/contract/year';
-import { loadOf, shortfalls, type WeekLoad, type YearPlan } from '@gonimos/core/year';
+import { loadOf, shortfalls, type YearPlan } from '@gonimos/core/year';
 import { useMay } from '../people/session';
 import { duration, shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
@@ -13,55 +12,12 @@ import { People } from './people';
 import { useClearWeeks, useKeepWeeks, useYear } from './queries';
 import type { Answer } from '../workers/level';
 import { useLeveller } from './use-leveller';
+import { Routines } from './routines';
+import { Verdict } from './verdict';
 import { Week } from './week';
 
 type Shown = 'now' | 'alone' | 'levelled';
 const NAMES: Record<Shown, string> = { now: 'As planned', alone: 'Windows alone', levelled: 'Levelled' };
-const percent = (x: number) => (x < 0.001 ? 'under 0.1 %' : `${(x * 100).toFixed(1)} %`);
-
-/** How good a levelled plan is: minutes too many, and how far it can be from the best there is. */
-function Verdict({ plan, bound, minutes }: { plan: YearPlan; bound: number; minutes: number }) {
-  const gap = plan.cost > 0 ? (plan.cost - bound) / plan.cost : 0;
-  return (
-    <p>
-      <strong>
-        {plan.overload === 0 ? 'Everything fits.' : `${duration(plan.overload)} too many in all`}
-      </strong>
-      {plan.overload > 0 && ` (${percent(plan.overload / Math.max(1, minutes))} of the work)`}{' '}
-      <span className="soft">
-        {gap < 0.001
-          ? 'Proved the best there is, to a thousandth of its cost'
-          : `No plan can beat it by more than ${percent(gap)} of its cost, proved by week prices`}
-        : 10 for a minute too many, 1 to 4 for each week away from the best, squared.
-      </span>
-    </p>
-  );
-}
-
-/** What would not fit, over the whole year. */
-function Lost({ year, weeks, load }: { year: Data; weeks: ReadonlyMap<string, number>; load: WeekLoad[] }) {
-  const lost = useMemo(() => {
-    const plan = {
-      placed: year.problem.steps.map((s) => ({ id: s.id, week: weeks.get(s.id) ?? s.ideal, later: 0 })),
-      load,
-      cost: 0,
-      overload: 0,
-      outOfOrder: [],
-    };
-    return shortfalls(year.problem, plan).filter((s) => s.week < year.shown);
-  }, [year, weeks, load]);
-  const windows = lost.filter((s) => s.windowLost).length;
-  if (lost.length === 0) return null;
-  return (
-    <p className="rounded-box bg-[var(--due)] px-4 py-3">
-      <strong>{plural(lost.length, 'step')} would not fit</strong>
-      {windows > 0
-        ? `, and ${plural(windows, 'window')} would be lost with them.`
-        : ', all with room later in their windows.'}
-    </p>
-  );
-}
-
 interface PlansProps {
   how: Shown;
   /** there is a levelled plan to be shown */
@@ -91,19 +47,85 @@ function Plans({ how, levelled, choose }: PlansProps) {
   );
 }
 
-/** What a levelled plan reaches, and what still does not fit into it. */
-function Levelled({ answer, minutes }: { answer: Answer; minutes: number }) {
-  const { shortfalls } = answer;
+/** The weeks and loads of the plan that is shown, and what does not fit in it. */
+function useShown(year: Data | undefined, how: Shown, answer: Answer | null) {
+  return useMemo(() => {
+    const plan = answer?.plan ?? null;
+    if (!year) return { placed: new Map<string, number>(), load: [], short: [] };
+    const weeks = plan
+      ? new Map(plan.placed.map((p) => [p.id, p.week]))
+      : weeksOf(year, how === 'alone' ? 'alone' : 'now');
+    const parted = plan?.placed ?? (how === 'now' ? year.lines : []);
+    const later = new Map(parted.map((p) => [p.id, p.later]));
+    const load = loadOf(year.problem, weeks, later);
+    // what a levelled plan lacks was worked out beside it
+    if (answer) return { placed: weeks, load, short: answer.shortfalls.filter((s) => s.week < year.shown) };
+    const placed = year.problem.steps.map((s) => ({
+      id: s.id,
+      week: weeks.get(s.id) ?? s.ideal,
+      later: later.get(s.id) ?? 0,
+    }));
+    const shown = { placed, load, cost: 0, overload: 0, outOfOrder: [] };
+    const short = shortfalls(year.problem, shown).filter((s) => s.week < year.shown);
+    return { placed: weeks, load, short };
+  }, [year, how, answer]);
+}
+
+interface DoProps {
+  year: Data;
+  how: Shown;
+  answer: Answer | null;
+  running: boolean;
+  prove: () => void;
+  /** the weeks were kept */
+  onKept: () => void;
+}
+
+/** What may be done with the plan that is shown. */
+function Doings({ year, how, answer, running, prove, onKept }: DoProps) {
+  const may = useMay('grower');
+  const keep = useKeepWeeks();
+  const clear = useClearWeeks();
+  const save = (plan: YearPlan) => {
+    const lines = new Map(year.lines.map((l) => [l.id, l]));
+    const weeks = plan.placed.map((p) => {
+      const line = lines.get(p.id)!;
+      return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], later: p.later };
+    });
+    keep.mutate({ weeks }, { onSuccess: onKept });
+  };
+  const levelled = how === 'levelled' ? answer : null;
   return (
     <>
-      <Verdict plan={answer.plan} bound={answer.bound} minutes={minutes} />
-      {shortfalls.length > 0 && (
-        <p className="rounded-box bg-[var(--due)] px-4 py-3">
-          <strong>{plural(shortfalls.length, 'step')} still do not fit</strong>
-          {', '}
-          {shortfalls.filter((s) => s.windowLost).length} windows would be lost: more hands, or put work off.
-        </p>
-      )}
+      <div className="flex flex-wrap gap-3">
+        {levelled && (
+          <button
+            type="button"
+            className="btn btn-primary btn-tall"
+            disabled={running || keep.isPending}
+            onClick={() => save(levelled.plan)}
+          >
+            {keep.isPending ? 'Planning again …' : 'Keep these weeks'}
+          </button>
+        )}
+        {levelled && !running && (
+          <button type="button" className="btn btn-ghost btn-tall border border-base-300" onClick={prove}>
+            Prove it further
+          </button>
+        )}
+        {may && how === 'now' && year.lines.some((l) => l.week) && (
+          <button
+            type="button"
+            className="btn btn-ghost border border-base-300"
+            disabled={clear.isPending}
+            onClick={() => clear.mutate(undefined)}
+          >
+            Let the kept weeks go
+          </button>
+        )}
+      </div>
+      {keep.error && <Trouble>{keep.error.message}</Trouble>}
+      {keep.data && <p role="status">{keep.data.kept} steps have their week now.</p>}
     </>
   );
 }
@@ -115,44 +137,17 @@ export function Year() {
   const [shown, setShown] = useState<Shown>('now');
   const [week, setWeek] = useState(0);
   const { answer, running, start, prove, stop, forget } = useLeveller();
-  const keep = useKeepWeeks();
-  const clear = useClearWeeks();
   const how = shown === 'levelled' && !answer ? 'now' : shown;
-  const plan = how === 'levelled' ? answer!.plan : null;
-  const { placed, load } = useMemo(() => {
-    if (!year) return { placed: new Map<string, number>(), load: [] };
-    const weeks = plan
-      ? new Map(plan.placed.map((p) => [p.id, p.week]))
-      : weeksOf(year, how === 'alone' ? 'alone' : 'now');
-    const parted = plan?.placed ?? (how === 'now' ? year.lines : []);
-    return { placed: weeks, load: loadOf(year.problem, weeks, new Map(parted.map((p) => [p.id, p.later]))) };
-  }, [year, how, plan]);
+  const levelled = how === 'levelled' ? answer : null;
+  const { placed, load, short } = useShown(year, how, levelled);
   if (!year) return <Loading error={error} />;
-  const ahead = load.slice(0, year.shown);
-  const over = ahead.reduce((n, l) => n + l.over, 0);
-  const minutes = ahead.reduce((n, l) => n + l.all, 0);
+  const minutes = load.slice(0, year.shown).reduce((n, l) => n + l.all, 0);
   const steps = [...placed.values()].filter((w) => w < year.shown).length;
   const inWeek = year.lines.filter((l) => placed.get(l.id) === week);
   const level = () => {
     setShown('levelled');
-    keep.reset();
     void start(year.problem);
   };
-  const save = () =>
-    keep.mutate(
-      {
-        weeks: answer!.plan.placed.map((p) => {
-          const line = year.lines.find((l) => l.id === p.id)!;
-          return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], later: p.later };
-        }),
-      },
-      {
-        onSuccess: () => {
-          forget();
-          setShown('now');
-        },
-      },
-    );
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 px-4 py-6 lg:px-6">
       <header className="flex flex-wrap items-center justify-between gap-3">
@@ -188,12 +183,7 @@ export function Year() {
         </div>
       </header>
       <section className="card-plain grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <Plans how={how} levelled={answer !== null} choose={setShown} />
-          <p className={over > 0 ? 'font-semibold text-accent' : 'soft'}>
-            {over > 0 ? `${duration(over)} more than there are hours` : 'every week has the hours'}
-          </p>
-        </div>
+        <Plans how={how} levelled={answer !== null} choose={setShown} />
         <Bars year={year} load={load} chosen={week} onChoose={setWeek} />
         {running && (
           <progress
@@ -203,44 +193,18 @@ export function Year() {
             aria-label="Levelling"
           />
         )}
-        {how === 'levelled' && answer ? (
-          <Levelled answer={answer} minutes={minutes} />
-        ) : (
-          <Lost year={year} weeks={placed} load={load} />
-        )}
-        <div className="flex flex-wrap gap-3">
-          {answer && how === 'levelled' && (
-            <button
-              type="button"
-              className="btn btn-primary btn-tall"
-              disabled={running || keep.isPending}
-              onClick={save}
-            >
-              {keep.isPending ? 'Planning again …' : 'Keep these weeks'}
-            </button>
-          )}
-          {answer && how === 'levelled' && !running && (
-            <button
-              type="button"
-              className="btn btn-ghost btn-tall border border-base-300"
-              onClick={() => void prove(year.problem)}
-            >
-              Prove it further
-            </button>
-          )}
-          {may && how === 'now' && year.lines.some((l) => l.week) && (
-            <button
-              type="button"
-              className="btn btn-ghost border border-base-300"
-              disabled={clear.isPending}
-              onClick={() => clear.mutate(undefined)}
-            >
-              Let the kept weeks go
-            </button>
-          )}
-        </div>
-        {keep.error && <Trouble>{keep.error.message}</Trouble>}
-        {keep.data && <p role="status">{keep.data.kept} steps have their week now.</p>}
+        <Verdict year={year} load={load} short={short} levelled={levelled} />
+        <Doings
+          year={year}
+          how={how}
+          answer={answer}
+          running={running}
+          prove={() => void prove(year.problem)}
+          onKept={() => {
+            forget();
+            setShown('now');
+          }}
+        />
       </section>
       <label className="flex flex-wrap items-center gap-3 sm:hidden">
         Week
@@ -257,10 +221,11 @@ export function Year() {
         week={week}
         lines={inWeek}
         load={load[week]}
-        short={how === 'levelled' && answer ? answer.shortfalls : []}
+        short={short.filter((s) => s.week === week)}
         kept={how === 'now'}
       />
       <People year={year} week={year.weeks[week]} />
+      <Routines year={year} />
       <Pace />
     </div>
   );

@@ -14,6 +14,7 @@ import * as drift from './013-drift.ts';
 import * as missed from './014-missed.ts';
 import * as held from './015-held.ts';
 import * as units from './016-units.ts';
+import * as routine from './017-routine.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -33,4 +34,5 @@ export const MIGRATIONS = [
   { name: '014-missed', ...missed },
   { name: '015-held', ...held },
   { name: '016-units', ...units },
+  { name: '017-routine', ...routine },
 ];

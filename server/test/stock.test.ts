@@ -1,0 +1,83 @@
+import { expect } from 'chai';
+import type { Round } from '@gonimos/contract/round';
+import type { StockRow } from '@gonimos/contract/stock';
+import { bench, id, must, refusal, workshop, type Bench } from './harness.ts';
+
+describe('containers on the shelf', () => {
+  let b: Bench;
+  let w: Awaited<ReturnType<typeof workshop>>;
+  before(async () => {
+    b = await bench();
+    w = await workshop(b);
+  });
+  after(() => b.close());
+
+  const stock = async (kind: string) =>
+    (await w.v.get<StockRow[]>('/stock')).find((r) => r.container === kind);
+  const count = async (kind: string, more: object) => {
+    const row = await stock(kind);
+    await must(w.v.put('/stock', { container: kind, version: row?.version ?? 0, ...more }));
+  };
+  const round = () => w.v.get<Round>('/round?most=1000');
+
+  it('a kind nobody has counted is wanted and listed as such, and holds up no step', async () => {
+    await b.db('container_stock').where({ container: 'cell-60' }).delete();
+    const c = await w.ready();
+    const { container: wanted } = await w.step(c.id, 'correct');
+    await b.db('container_stock').where({ container: wanted! }).delete();
+    const row = (await stock(wanted!))!;
+    expect(row).to.include({ have: null, countedOn: null, version: 0 });
+    expect(row.wanted).to.be.at.least(30);
+    const { uncounted, short } = await round();
+    expect(uncounted).to.deep.include({ container: wanted, wanted: row.wanted });
+    expect(short.map((s) => s.container)).to.not.include(wanted);
+    expect((await w.step(c.id, 'correct')).reasons.some((r) => r.rule === 'stock')).to.equal(false);
+    // counted, it is a shelf like any other
+    await count(wanted!, { counted: 7 });
+    expect(await stock(wanted!)).to.include({ have: 7, version: 1 });
+    expect((await round()).uncounted.map((u) => u.container)).to.not.include(wanted);
+  });
+
+  it('falls by what was used: pots by plants, trays by trays, and comes back when it is taken back', async () => {
+    await count('basket-18', { counted: 500 });
+    await count('cutting-tray', { counted: 9 });
+    const c = await w.ready();
+    const use = (container: string, done: number) => ({
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: '2037-03-09',
+      done,
+      finished: false,
+      details: { potting: { container } },
+    });
+    const pots = use('basket-18', 12);
+    await must(w.v.post('/records', pots));
+    await must(w.v.post('/records', use('cutting-tray', 18)));
+    expect([(await stock('basket-18'))!.have, (await stock('cutting-tray'))!.have]).to.deep.equal([488, 8]);
+    await must(w.v.post(`/records/${pots.id}/undo`, { id: id() }));
+    expect((await stock('basket-18'))!.have).to.equal(500);
+  });
+
+  it('a delivery is asked for on its day: all came, or some and the rest later, or none ever', async () => {
+    await count('basket-32', { counted: 3, arriving: 40, arrives: '2037-03-10' });
+    expect((await round()).arrivals).to.deep.equal([]);
+    await must(w.v.post('/demo/calendar', { id: id(), days: 1 }));
+    const [asked] = (await round()).arrivals;
+    expect(asked).to.include({ container: 'basket-32', arriving: 40, arrives: '2037-03-10' });
+    const say = (came: number, rest: string | null, version = asked.version) =>
+      w.v.post('/stock/arrival', { id: id(), container: 'basket-32', version, came, rest });
+    await refusal(say(10, '2037-03-10'), 'rest');
+    await must(say(25, '2037-03-20'));
+    expect(await stock('basket-32')).to.include({ have: 28, arriving: 15, arrives: '2037-03-20' });
+    expect((await say(25, null)).statusCode, 'said by two at once').to.equal(409);
+    expect((await round()).arrivals).to.deep.equal([]);
+    for (let week = 0; week < 2; week++) await must(w.v.post('/demo/calendar', { id: id(), days: 7 }));
+    await must(say(0, null, asked.version + 1));
+    expect(await stock('basket-32')).to.include({ have: 28, arriving: 0, arrives: null });
+    await refusal(
+      w.v.post('/stock/arrival', { id: id(), container: 'bucket', version: 1, came: 1 }),
+      'container',
+    );
+  });
+});

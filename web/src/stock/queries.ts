@@ -1,0 +1,10 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Arrival, CountStock, StockRow } from '@gonimos/contract/stock';
+import { call, get } from '../common/api';
+import { useWrite, type Unsent } from '../common/write';
+
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => get<StockRow[]>('/stock') });
+export const useCount = () =>
+  useWrite((c: Unsent<CountStock>, id) => call<StockRow[]>('PUT', '/stock', { ...c, id }));
+export const useArrival = () =>
+  useWrite((a: Unsent<Arrival>, id) => call<StockRow[]>('POST', '/stock/arrival', { ...a, id }));
