@@ -99,6 +99,8 @@ export const previewCourse = body({
   container: containerId().nullable().default(null),
   standsAt: text(40).nullable().default(null),
   schools: choices(),
+  /** whose guests they would be, in one pot */
+  hostId: id().notRequired().nullable().default(null),
 });
 
 export const splitCohort = body({

@@ -1,6 +1,7 @@
 import type { AnyObject, InferType, Maybe, ObjectSchema } from 'yup';
 import { standingKept, standingTold } from './cohorts.ts';
 import { paceKept, paceTold } from './pace.ts';
+import { potKept, potTold } from './pots.ts';
 import { pottingKept, pottingTold } from './containers.ts';
 import { cuttingsKept } from './cuttings.ts';
 import { body } from './fields.ts';
@@ -29,6 +30,7 @@ export const toldDetails = body({
   layer: maybe(layerTold),
   fittings: maybe(fittingsTold),
   pace: maybe(paceTold),
+  pot: maybe(potTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -47,6 +49,7 @@ export const keptDetails = body({
   fittings: maybe(fittingsTold),
   shelter: maybe(shelterKept),
   pace: maybe(paceKept),
+  pot: maybe(potKept),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

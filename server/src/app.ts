@@ -29,7 +29,7 @@ import { visitRoutes } from './visits/routes.ts';
 import { handsRoutes } from './year/hands-routes.ts';
 import { routineRoutes } from './year/routines.ts';
 import { yearRoutes } from './year/routes.ts';
-import { calcRoutes } from './calc/routes.ts';
+import { calcRoutes, figureRoutes } from './calc/routes.ts';
 import { comparisonRoutes } from './comparison/routes.ts';
 import { cuttingRoutes } from './cuttings/routes.ts';
 import { layerRoutes } from './layers/routes.ts';
@@ -51,6 +51,7 @@ import { nurseryRoutes } from './nursery/routes.ts';
 import { auditRoutes } from './audit/routes.ts';
 import { everythingRoutes } from './everything/routes.ts';
 import { paceRoutes } from './pace/routes.ts';
+import { potRoutes } from './pots/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
@@ -94,12 +95,14 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   roundRoutes(WATCHES),
   fileRoutes,
   calcRoutes,
+  figureRoutes,
   visitRoutes,
   survivalRoutes,
   observationRoutes,
   moveRoutes,
   missedRoutes,
   paceRoutes,
+  potRoutes,
   fittingRoutes,
   bedRoutes,
   meanwhileRoutes,

@@ -4,6 +4,7 @@ import { fittingsFollower } from './fittings/follow.ts';
 import { layersFollower, severingFollower } from './layers/follow.ts';
 import { looksFollower } from './looks/follow.ts';
 import { paceFollower } from './pace/follow.ts';
+import { potsFollower } from './pots/follow.ts';
 import { coverFollower, emergenceFollower } from './seed/follow.ts';
 import { sizesFollower } from './sizes/follow.ts';
 import { startsFollower } from './starts/follow.ts';
@@ -24,6 +25,7 @@ export const FOLLOWERS: readonly Follower[] = [
   severingFollower,
   pottingFollower,
   standingFollower,
+  potsFollower,
   layersFollower,
   coverFollower,
   startsFollower,

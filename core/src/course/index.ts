@@ -8,3 +8,4 @@ export { RULE_WORDS } from './rules/words.ts';
 export { isYearly } from './yearly.ts';
 export { MARKER_WORDS } from './windows/index.ts';
 export { CLEARANCE } from './windows/since.ts';
+export * from './shared-pot.ts';

@@ -17,7 +17,8 @@ export interface Remark {
     | 'stuck-in-leaf'
     | 'cold-missing'
     | 'cold-not-known'
-    | 'too-old';
+    | 'too-old'
+    | 'no-common-opening';
   grave: boolean;
   /** dates in it are written {YYYY-MM-DD} */
   text: string;

@@ -4,24 +4,38 @@ import { previewCourse, type CoursePreview } from '@gonimos/contract/cohorts';
 import { body, count, date, measure } from '@gonimos/contract/fields';
 import { siteFields } from '@gonimos/contract/nursery';
 import { toDay } from '@gonimos/core/calendar';
-import { compileCourse } from '@gonimos/core/course';
+import { apartWords, commonOpening, compileCourse, type Course } from '@gonimos/core/course';
 import { ENTRY_TYPES, fold, viability, type LedgerEntry } from '@gonimos/core/ledger';
 import { climateOf, dayLength, degreeDays, seasonMarkers } from '@gonimos/core/season';
-import { startRemarks } from '@gonimos/core/starts';
+import { startRemarks, type Remark } from '@gonimos/core/starts';
 import { wilson } from '@gonimos/core/stats';
 import { taxon } from '@gonimos/core/taxa';
 import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
 import { programmeFor } from '../library/store.ts';
 import { factsToBe } from '../facts/facts.ts';
+import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
+import { membersOf, openingsOf } from '../pots/store.ts';
 import { seasonBooks } from '../season/books.ts';
 import { chilledOf } from '../seed/facts.ts';
 import { lotKnown } from '../seed/store.ts';
 
-/** Every calculator the interface uses, as JSON in and out. */
+/** What speaks against a course sharing a pot with those that stand in it. */
+async function apartFrom(sql: Sql, hostId: string, course: Course, today: string): Promise<Remark[]> {
+  const members = await membersOf(sql, hostId);
+  const steps = await openingsOf(
+    sql,
+    members.map((m) => m.id),
+  );
+  const sharing = members.map((m) => ({ code: m.code, steps: steps.get(m.id) ?? [] }));
+  const said = apartWords(commonOpening([...sharing, { code: 'this one', steps: course.steps }], today));
+  return said === null ? [] : [{ code: 'no-common-opening', grave: true, text: said }];
+}
+
+/** The course a start would have, as JSON in and out; other calculators of the interface stand with their subjects. */
 export function calcRoutes(app: FastifyInstance): void {
   route(app, {
     method: 'POST',
@@ -46,10 +60,14 @@ export function calcRoutes(app: FastifyInstance): void {
       const course = compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
       // stock with years behind it is past its start
       const remarks = b.standsAt ? [] : startRemarks(p, taxon(b.taxonId), book, started.from, lot);
-      return { ...course, remarks };
+      const apart = b.hostId ? await apartFrom(app.db, b.hostId, course, todayAt(nursery)) : [];
+      return { ...course, remarks: [...remarks, ...apart] };
     },
   });
+}
 
+/** Calculators of the season, of shares and counts, and of growth. */
+export function figureRoutes(app: FastifyInstance): void {
   route(app, {
     method: 'POST',
     url: '/calc/markers',

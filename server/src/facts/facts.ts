@@ -237,8 +237,9 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     vigour: own.flatMap(({ onDate: on, details: { looks } }) =>
       looks?.vigour ? [{ on, value: looks.vigour }] : [],
     ),
-    moves: own.flatMap(({ kind, onDate: on, details: { potting } }) =>
-      potting && kind !== 'work' ? [{ on, container: potting.container }] : [],
+    // with a step of its own it is told there
+    moves: own.flatMap(({ kind, stepKey, onDate: on, details: { potting } }) =>
+      potting && (kind !== 'work' || stepKey === null) ? [{ on, container: potting.container }] : [],
     ),
     quarantine: quarantineOf(own),
     light: { is: c.light, since: c.placeSince ?? c.startedFrom },

@@ -56,6 +56,8 @@ export interface CohortBefore {
   pending: number;
   taxonId: string;
   placeId: string;
+  /** in whose pots they stand as guests */
+  hostId: string | null;
 }
 
 /** Work or a look that is being recorded. */

@@ -15,6 +15,8 @@ import { ClockButton } from '../clock/clock-button';
 import { recordable } from '../course/recordable';
 import { RecordSheet } from '../records/record-sheet';
 import { dateSpan, monthYear, saidDate, seasonYear, shortDate, yearsOld } from '../common/dates';
+import { OpeningWords } from '../pots/opening';
+import { usePot } from '../pots/queries';
 import { Held } from '../visits/held';
 import { VisitSheet } from '../visits/visit-sheet';
 import { RetargetSheet } from '../library/retarget-sheet';
@@ -104,7 +106,8 @@ const partsOf = (c: Data): (readonly [string, string])[] => [
 ];
 
 /** Whose guests they are, and who is a guest in their pots. */
-function Guests({ cohort }: { cohort: Data }) {
+function Guests({ cohort, today }: { cohort: Data; today: string }) {
+  const pot = usePot(cohort.id).data;
   if (!cohort.host && cohort.guests.length === 0) return null;
   const link = (c: { id: string; code: string }) => (
     <Link key={c.id} to={`/cohorts/${c.id}`} className="underline">
@@ -123,9 +126,10 @@ function Guests({ cohort }: { cohort: Data }) {
               {g.live} of {link(g)}
             </span>
           ))}
-          .
+          .{' '}
         </>
       )}
+      {pot && <OpeningWords pot={pot} today={today} />}
     </p>
   );
 }
@@ -169,7 +173,7 @@ function About({ cohort, today }: { cohort: Data; today: string }) {
       )}
       {cohort.lot && <p className="mt-1">Seed of ‘{cohort.lot.name}’</p>}
       {cohort.origin && <Origin origin={cohort.origin} />}
-      <Guests cohort={cohort} />
+      <Guests cohort={cohort} today={today} />
       {cohort.plants.length > 0 && (
         <p className="mt-1">
           Tagged plants:{' '}

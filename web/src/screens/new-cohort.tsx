@@ -116,6 +116,7 @@ function usePreviewOf(payload: ReturnType<typeof toPayload>) {
     schools: payload.schools,
     maybe: payload.maybe,
     lotId: payload.lotId,
+    hostId: payload.hostId,
   };
   const deferred = useDeferredValue(JSON.stringify(asked));
   const askable = previewCourse.isValidSync(JSON.parse(deferred));

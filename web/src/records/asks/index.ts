@@ -4,6 +4,7 @@ import { emergence } from './emergence';
 import type { Ask, Inputs, Recordable } from './ask';
 import { layer } from './layer';
 import { looks } from './looks';
+import { pot } from './pot';
 import { potting } from './potting';
 import { sizes } from './sizes';
 import { standing } from './standing';
@@ -12,7 +13,7 @@ import { survival } from './survival';
 export type { Ask, Inputs, Recordable };
 
 /** What the sheet can ask, in order. A new subject adds its line. */
-const ASKS: readonly Ask[] = [emergence, layer, survival, potting, sizes, standing, looks];
+const ASKS: readonly Ask[] = [emergence, layer, survival, potting, pot, sizes, standing, looks];
 
 /** What is asked of a step, or of a look between steps. */
 export const asksOf = (op: Operation | null, step: Recordable): Ask[] =>
