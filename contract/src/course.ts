@@ -5,6 +5,8 @@ export interface CourseStep extends PlannedStep {
   putOff: { until: string; reason: string } | null;
   /** plants it was done on so far, where the rest is left for another day */
   part: number;
+  /** aftercare of work done on a part of the plants is about so many; null: about all */
+  about: number | null;
   /** the record that did it */
   recordId: string | null;
   nextTime: string;

@@ -1,6 +1,6 @@
 import { FITTINGS, type Fitting, type Tending } from '@gonimos/core/operations';
 import { array, string } from 'yup';
-import { body, date, id, noneOf, text } from './fields.ts';
+import { body, count, date, id, noneOf, text } from './fields.ts';
 
 /** What was put on plants by hand, or taken off again, told with any record. */
 export const fittingsTold = body({
@@ -17,6 +17,15 @@ export const fittingsTold = body({
     .max(10, 'at most 10 at once')
     .default([]),
   off: array(id()).max(50, 'at most 50 at once').default([]),
+  /** a look at what is on the plants: plants it stays on, was taken off, and had bitten, where it was cut off */
+  tend: body({
+    stays: count().required('is missing'),
+    off: count().required('is missing'),
+    biting: count().required('is missing'),
+  })
+    .notRequired()
+    .nullable()
+    .default(null),
 });
 
 /** Something that holds, presses or covers plants, with its day. */

@@ -48,6 +48,9 @@ export const newLayerEvent = body({
   note: text(500).default(''),
 });
 
+/** A parent was fed. */
+export const parentFed = body({ id: id(), on: date() });
+
 /** What a look under the film showed, told with work on a layer. */
 export const layerTold = body({
   found: string<LayerFind>().oneOf(LAYER_FINDS, noneOf(LAYER_FINDS)).required('is missing'),

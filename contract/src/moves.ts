@@ -38,6 +38,16 @@ export interface PutOffAnswer {
   change: CourseChange;
 }
 
+export const askDone = body({ cohortId: id(), stepKey: text(80).required('is missing'), on: date() });
+export type AskDone = InferType<typeof askDone>;
+
+/** What doing a step on a day pushes further than waiting would, before it is done. */
+export interface DoneAnswer {
+  /** days by which the end of the course moves; null where one of the two has none */
+  endMoves: number | null;
+  change: CourseChange;
+}
+
 export interface MoveAnswer {
   refused: { rule: RuleName; text: string } | null;
   change: CourseChange | null;

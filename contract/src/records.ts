@@ -79,3 +79,7 @@ export interface RecordRow {
   at: string;
   undone: boolean;
 }
+
+/** Plants a step is still to be done on. */
+export const leftOf = (s: { live: number; part: number; about: number | null }): number =>
+  Math.max(0, (s.about ?? s.live) - s.part);

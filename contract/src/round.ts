@@ -63,6 +63,8 @@ export interface RoundStep {
   putOff: { until: string; reason: string } | null;
   /** plants it was done on so far, where the rest is left for another day */
   part: number;
+  /** aftercare of work done on a part of the plants is about so many; null: about all */
+  about: number | null;
   /** words left at the last opening of the same lane */
   nextTime: string;
 }

@@ -103,7 +103,7 @@ describe('the bench clock', () => {
     expect(before.people.every((p) => p.pace === 1)).to.equal(true);
     expect([slowest.role, quickest.role]).to.deep.equal(['owner', 'grower']);
     expect(slowest.pace).to.be.above(1.05);
-    const hours = (y: Year) => y.problem.capacity.all[3];
+    const hours = (y: Year) => y.problem.capacity.all[3] + y.routine[3];
     const owed = (60 * slowest.hours) / slowest.pace + (60 * quickest.hours) / quickest.pace;
     const others = after.people
       .filter((p) => p !== slowest && p !== quickest)

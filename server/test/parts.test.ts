@@ -7,7 +7,7 @@ import { workOn } from '@gonimos/contract/records';
 import type { Round, RoundStep } from '@gonimos/contract/round';
 import type { StockRow } from '@gonimos/contract/stock';
 import { addDays } from '@gonimos/core/calendar';
-import { bench, id, must, type Bench, type Visitor } from './harness.ts';
+import { bench, id, must, refusal, type Bench, type Visitor } from './harness.ts';
 
 describe('half a batch, not yet, carried in, away for a week', () => {
   let b: Bench;
@@ -49,6 +49,41 @@ describe('half a batch, not yet, carried in, away for a week', () => {
     await must(part(s, today, s.live - 40, { details, finished: true }));
     expect((await cohort('FM-36')).container).to.equal(s.container);
     expect((await shelf()).have).to.equal(Math.max(0, before.have! - s.live));
+  });
+
+  it('aftercare follows the part that was worked: its day, its plants, and the rest when they are worked', async () => {
+    const { today, due } = await round();
+    const s = due.find((x) => /^(correct|roots-\d)$/.test(x.key) && x.live > 20 && x.part === 0)!;
+    const course = () => v.get<CohortCourse>(`/cohorts/${s.cohortId}/course`);
+    const care = async () => (await course()).steps.find((x) => x.key === `${s.key}.survival-look`)!;
+    expect((await care()).ready).to.equal(false);
+    const details = { potting: { container: s.container! } };
+    await must(part(s, today, 15, { details }));
+    const look = await care();
+    expect([look.ready, look.about]).to.deep.equal([true, 15]);
+    expect(look.opens! > today && look.opens! <= addDays(today, 21), `${look.opens}`).to.equal(true);
+    // the look is of those fifteen: one of them is dead, and nobody else
+    const before = await cohort(s.code);
+    const record = (more: object) =>
+      v.post('/records', {
+        id: id(),
+        cohortId: s.cohortId,
+        stepKey: look.key,
+        on: today,
+        details: { survival: { sure: null, alive: 14 } },
+        ...more,
+      });
+    await refusal(record({ details: { survival: { sure: null, alive: 16 } } }), 'is more than the 15');
+    await must(record({}));
+    expect((await cohort(s.code)).live).to.equal(before.live - 1);
+    // looked after, it waits for the rest
+    expect([(await care()).ready, (await care()).status]).to.deep.equal([false, 'planned']);
+    await must(part(s, today, before.live - 16, { details, finished: true }));
+    const rest = await care();
+    expect([rest.ready, rest.about, rest.part]).to.deep.equal([true, null, 15]);
+    await must(record({ details: { survival: { sure: null, alive: before.live - 16 } } }));
+    expect((await care()).status).to.equal('done');
+    expect((await cohort(s.code)).live).to.equal(before.live - 1);
   });
 
   it('two halves at once are never more than the whole', async () => {

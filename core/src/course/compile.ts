@@ -16,7 +16,7 @@ import type { LastWork } from './rules/rule.ts';
 import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/reserve.ts';
 import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
-import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
+import type { Context, Course, CourseFacts, PlannedStep, StepFact, StepInHand } from './types.ts';
 
 /** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
 const marks = (hand: StepInHand, into: string | null): boolean =>
@@ -75,9 +75,27 @@ class Planner {
     return !d || d.done || (optional === true && d.day === null);
   }
 
-  /** Plants a step is still to be done on. */
-  private left({ fact }: StepInHand): number {
-    return Math.max(0, this.ctx.facts.live - (fact.part ?? 0));
+  /** The step this one is aftercare of, where that was done on a part of the plants only. */
+  private parted({ step }: StepInHand): StepFact | null {
+    const of = step.chain === null ? undefined : this.ctx.facts.steps[step.chain];
+    return of?.status === 'planned' && of.part && of.partOn ? of : null;
+  }
+
+  /** Plants a step is still to be done on: aftercare follows the part that was worked. */
+  private left(hand: StepInHand): number {
+    const all = this.parted(hand)?.part ?? this.ctx.facts.live;
+    return Math.max(0, all - (hand.fact.part ?? 0));
+  }
+
+  /** For as long as aftercare of a part is laid out, the work it follows counts as done on that part's day. */
+  private withPart(hand: StepInHand, lay: () => void): void {
+    const part = this.parted(hand);
+    const key = hand.step.chain!;
+    const whole = this.ctx.dates.get(key);
+    if (!part || !whole) return lay();
+    this.ctx.dates.set(key, { ...whole, day: toDay(part.partOn!), done: true });
+    lay();
+    this.ctx.dates.set(key, whole);
   }
 
   /** Whether there is anything to do a step on: of seed that did not come up, only looks for it and its covers. */
@@ -104,7 +122,10 @@ class Planner {
       rootCut: null,
       topCut: null,
       odds: null,
-      ready: this.hasPlants(hand) && step.after.every((a) => this.isDone(a.step, a.optional)),
+      ready:
+        this.hasPlants(hand) &&
+        (this.parted(hand) === null || this.left(hand) > 0) &&
+        step.after.every((a) => this.isDone(a.step, a.optional)),
       waits: [],
       minutes: minutesFor(this.ctx, op, this.left(hand)),
       offers: null,
@@ -285,7 +306,7 @@ class Planner {
     for (const hand of this.hands) {
       if (hand.step.key === until) break;
       if (hand.fact.status === 'dropped') this.drop(hand);
-      else if (hand.fact.status !== 'done') this.plan(hand);
+      else if (hand.fact.status !== 'done') this.withPart(hand, () => this.plan(hand));
     }
     return this;
   }

@@ -96,8 +96,9 @@ export interface StepFact {
   ripe?: { on: IsoDate; found: string };
   /** the window in which it was to be done, and was not; until the grower says what becomes of it */
   missed?: MissedWindow;
-  /** plants it was done on so far, where more are left for another day */
+  /** plants it was done on so far, where more are left for another day, and the last of those days */
   part?: number;
+  partOn?: IsoDate;
   /** small care nobody recorded in time: it is not asked for any more */
   lapsed?: true;
   /** containers it wants that are spoken for or not there */

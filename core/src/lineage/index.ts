@@ -30,8 +30,31 @@ export interface Placed<N> {
 export interface Family<N> {
   placed: Placed<N>[];
   edges: (LineageEdge & { share: Share | null })[];
+  /** columns of the drawing */
+  columns: number;
+  /** generations raised one from another; what was parted or put together again is none of its own */
   generations: number;
   rows: number;
+}
+
+/** Ways in which plants are raised from others, and not only parted from them. */
+const RAISES: ReadonlySet<LineageKind> = new Set(['seed', 'cutting', 'layer', 'other']);
+
+/** The most times plants were raised from plants, down any line. */
+function raised(members: ReadonlySet<string>, edges: readonly LineageEdge[]): number {
+  const into = groupBy(edges, (e) => e.to);
+  const known = new Map<string, number>();
+  const times = (id: string): number => {
+    const before = known.get(id);
+    if (before !== undefined) return before;
+    // whoever comes round to itself is not raised once more by that
+    known.set(id, 0);
+    const own = (into.get(id) ?? []).map((e) => times(e.from) + (RAISES.has(e.kind) ? 1 : 0));
+    const most = Math.max(0, ...own);
+    known.set(id, most);
+    return most;
+  };
+  return Math.max(...[...members].map(times));
 }
 
 /**
@@ -113,7 +136,8 @@ export function family<N extends LineageNode>(
       row: row.get(id)!,
     })),
     edges: used.map((e) => ({ ...e, share: e.n > 0 ? wilson(Math.min(e.k, e.n), e.n) : null })),
-    generations: Math.max(...generation.values()) + 1,
+    columns: Math.max(...generation.values()) + 1,
+    generations: raised(members, used) + 1,
     rows: Math.max(1, next),
   };
 }

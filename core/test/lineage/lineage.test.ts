@@ -26,7 +26,10 @@ describe('lineage', () => {
     const at = Object.fromEntries(f.placed.map((p) => [p.node.id, [p.generation, p.row]]));
     expect(Object.keys(at).sort()).to.deep.equal(['cut', 'layer', 'old', 'part', 'seed', 'tree']);
     expect([at.old[0], at.layer[0], at.cut[0], at.tree[0]]).to.deep.equal([0, 1, 2, 3]);
-    expect([f.generations, f.rows]).to.deep.equal([4, 2]);
+    expect([f.columns, f.rows]).to.deep.equal([4, 2]);
+    // old, its layer, that layer’s cuttings; the seedlings that were parted and tagged are one generation
+    expect(f.generations).to.equal(3);
+    expect(family('tree', nodes, edges).generations).to.equal(3);
     // the parent stands level with the middle of its offspring; no two stand on one spot
     expect(at.old[1]).to.equal((at.layer[1] + at.seed[1]) / 2);
     expect(new Set(f.placed.map((p) => `${p.generation} ${p.row}`)).size).to.equal(f.placed.length);
@@ -37,8 +40,18 @@ describe('lineage', () => {
     ]);
   });
 
+  it('a batch stuck again, parted or tagged is no generation more', () => {
+    const again = [
+      edge('old', 'cut', 30, 9, 'cutting'),
+      edge('cut', 'part', 12, 12, 'split'),
+      edge('part', 'tree', 1, 1, 'plant'),
+    ];
+    const f = family('tree', nodes, again);
+    expect([f.columns, f.generations]).to.deep.equal([4, 2]);
+  });
+
   it('stands alone without kin, survives a circle, and counts two parents once', () => {
-    expect(family('other', nodes, edges)).to.deep.include({ generations: 1, rows: 1, edges: [] });
+    expect(family('other', nodes, edges)).to.deep.include({ columns: 1, generations: 1, rows: 1, edges: [] });
     const round = family('old', nodes, [...edges, edge('tree', 'old')]);
     expect(round.placed.length).to.equal(6);
     const merged = family('tree', nodes, [...edges, edge('layer', 'tree', 4, 4, 'merge')]);
@@ -89,7 +102,7 @@ describe('lineage of any nursery', () => {
           else expect(e.share!.value).to.be.within(e.share!.low - 1e-12, e.share!.high + 1e-12);
         }
         for (const p of f.placed) {
-          expect(p.generation).to.be.within(0, f.generations - 1);
+          expect(p.generation).to.be.within(0, f.columns - 1);
           expect(p.row).to.be.within(0, f.rows - 1);
         }
       }),

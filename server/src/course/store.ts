@@ -129,6 +129,17 @@ export const doneInParts = (sql: Sql) =>
       AND w.kind = 'work' AND NOT w.finished AND NOT w.details \\? 'cuttings'), 0)::int`,
   );
 
+/**
+ * Plants a step `s` is about: aftercare of work that was done on a part of them is about that part; null: all.
+ */
+export const aboutPart = (sql: Sql) =>
+  sql.raw(
+    `(SELECT nullif(sum(w.done), 0)::int FROM course_step p JOIN standing_record w
+        ON w.cohort_id = p.cohort_id AND w.step_key = p.key AND w.kind = 'work' AND NOT w.finished
+        AND NOT w.details \\? 'cuttings'
+      WHERE p.cohort_id = s.cohort_id AND p.key = s.chain AND p.status = 'planned')`,
+  );
+
 /** A step of a kept course beside what was last said of it. */
 type ShownStep = Omit<CourseStep, 'putOff' | 'nextTime'> & {
   nextTime: string | null;
@@ -157,6 +168,7 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
       until: 'p.until',
       reason: 'p.reason',
       part: doneInParts(sql),
+      about: aboutPart(sql),
     });
   return (rows as ShownStep[]).map(({ until, reason, ...s }) => ({
     ...s,

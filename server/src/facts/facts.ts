@@ -168,11 +168,18 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
     else if (r.kind === 'let go') steps[key] = { status: 'dropped' };
     else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
       steps[key] = { ...now, missed: undefined, again: { on: r.onDate, found: r.details.looks.again } };
+    // it stays on some of them: they are looked at again
+    else if (r.kind === 'work' && !r.finished && r.details.fittings?.tend)
+      steps[key] = {
+        ...now,
+        missed: undefined,
+        again: { on: r.onDate, found: `it stayed on ${r.details.fittings.tend.stays}` },
+      };
     // a part that was split off begins anew with what was left for it
     else if (r.kind === 'work' && !r.finished) {
       // cuttings that were looked at are looked at again
       if (r.cohortId === c.id && !r.details.cuttings)
-        steps[key] = { ...now, part: (now.part ?? 0) + (r.done ?? 0) };
+        steps[key] = { ...now, part: (now.part ?? 0) + (r.done ?? 0), partOn: r.onDate };
     } else if (r.kind === 'work')
       steps[key] = {
         status: 'done',

@@ -1,11 +1,11 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { askLayers, newLayerEvent, newLayers } from '@gonimos/contract/layers';
+import { askLayers, newLayerEvent, newLayers, parentFed } from '@gonimos/contract/layers';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { planLayers, readParentLayers } from './read.ts';
-import { layerEvent, makeLayers } from './service.ts';
+import { fed, layerEvent, makeLayers } from './service.ts';
 import { readParents } from './store.ts';
 
 const params = object({ id: id() });
@@ -47,6 +47,17 @@ export function layerRoutes(app: FastifyInstance): void {
     body: newLayers,
     handle: ({ params: p, body, person }) =>
       write(app, { id: body.id, what: `layers ${p.id}`, body, person }, (w) => makeLayers(w, p.id, body)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/parents/:id/fed',
+    role: 'helper',
+    summary: 'The parent was fed: its feeding that is due is done, or a line says so',
+    params,
+    body: parentFed,
+    handle: ({ params: p, body, person }) =>
+      write(app, { id: body.id, what: `fed ${p.id}`, body, person }, (w) => fed(w, p.id, body)),
   });
 
   route(app, {

@@ -212,3 +212,25 @@ export async function layerEvent(w: Writing, cohortId: string, e: NewLayerEvent)
   if (told !== 'recorded') await insertEvent(trx, cohortId, e, w.personId, told);
   return onCohort(trx, cohortId, e.id, 'the layer was seen to');
 }
+
+/** A parent was fed: the feeding that waits is done with it, or its notebook says so. */
+export async function fed(
+  w: Writing,
+  parentId: string,
+  { id, on }: { id: string; on: string },
+): Promise<Written<Outcome>> {
+  await lockCohort(w.trx, parentId);
+  const step = await w
+    .trx('course_step')
+    .where({ cohortId: parentId, status: 'planned', ready: true })
+    .whereIn(
+      'operation',
+      operationsThat((o) => (o.like ?? o.id) === 'feed'),
+    )
+    .where('opens', '<=', on)
+    .orderBy('opens')
+    .first('key', 'title', 'operation', 'odds');
+  const record = workOn({ id, cohortId: parentId, stepKey: step?.key ?? null, on, note: 'Fed.' });
+  const { cause } = await recordStep(w, record, step ?? null);
+  return onCohort(w.trx, parentId, id, cause);
+}

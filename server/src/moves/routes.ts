@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
-import { askMove, askPutOff, batchPutOff, moveStep } from '@gonimos/contract/moves';
+import { askDone, askMove, askPutOff, batchPutOff, moveStep } from '@gonimos/contract/moves';
 import { insertLines } from '../records/store.ts';
 import { lockCohorts } from '../write/lock.ts';
 import { route } from '../http/route.ts';
 import { touching, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { batchLines, putOffCost, setStep, tryMove } from './service.ts';
+import { batchLines, doneCost, putOffCost, setStep, tryMove } from './service.ts';
 
 export function moveRoutes(app: FastifyInstance): void {
   route(app, {
@@ -17,6 +17,15 @@ export function moveRoutes(app: FastifyInstance): void {
     body: askMove,
     handle: async ({ body }) =>
       tryMove(app.db, await app.planning(app.db), body.cohortId, body.stepKey, body.to),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/done',
+    role: 'helper',
+    summary: 'What doing a step on a day would move, before it is done',
+    body: askDone,
+    handle: async ({ body }) => doneCost(app.db, await app.planning(app.db), body),
   });
 
   route(app, {

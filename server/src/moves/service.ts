@@ -1,7 +1,9 @@
 import type {
+  AskDone,
   AskPutOff,
   BatchLine,
   BatchPutOff,
+  DoneAnswer,
   MoveAnswer,
   MoveStep,
   PutOffAnswer,
@@ -15,7 +17,7 @@ import { readNursery, todayAt } from '../nursery/store.ts';
 import { compileFor, readyFacts } from '../planning/replan.ts';
 import type { Sql } from '../db/index.ts';
 import { Refusal, wrongField } from '../http/problem.ts';
-import { openOwnStep } from '../course/open.ts';
+import { openOwnStep, openStep } from '../course/open.ts';
 import { onCohort } from '../course/outcome.ts';
 import { lockCohort } from '../write/lock.ts';
 import { insertLines } from '../records/store.ts';
@@ -84,6 +86,22 @@ export async function putOffCost(
     within: daysWithin(window, planning.today),
     change,
   };
+}
+
+/** What doing a step on a day would move, beside the plan as it stands. */
+export async function doneCost(
+  sql: Sql,
+  planning: Planning,
+  { cohortId, stepKey, on }: AskDone,
+): Promise<DoneAnswer> {
+  await openStep(sql, cohortId, stepKey);
+  if (on > planning.today) throw wrongField('on', `is after today, ${planning.today}`);
+  const [facts] = await readyFacts(sql, [cohortId], planning);
+  const before = compileFor(facts, planning);
+  const steps = { ...facts.steps, [stepKey]: { status: 'done' as const, doneOn: on } };
+  const change = changeOfCourse(before, compileFor({ ...facts, steps }, planning));
+  const { was, now } = change.ends;
+  return { endMoves: was && now ? daysBetween(was, now) : null, change };
 }
 
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */

@@ -22,7 +22,9 @@ async function openedWith(w: Writing, { record: r, operation }: Work, others: Me
   await insertLines(
     w.trx,
     others.map((o) => {
-      const due = wanted.get(o.id)?.find((s) => s.ready && s.opens !== null && s.opens <= addDays(r.on, SOON));
+      const due = wanted
+        .get(o.id)
+        ?.find((s) => s.ready && s.opens !== null && s.opens <= addDays(r.on, SOON));
       return {
         id: randomUUID(),
         cohortId: o.id,

@@ -16,6 +16,7 @@ import { notInFuture } from '../nursery/day.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import type { Work, Writing, Written } from '../write/types.ts';
 import {
+  aboutPart,
   doneBefore,
   findRecord,
   insertLines,
@@ -58,21 +59,24 @@ type StepOf = Pick<OpenStep, 'title' | 'operation' | 'odds'>;
 /** Records work on a step that is known to be open, or a look; see `recordWork`. */
 export async function recordStep(
   w: Writing,
-  r: NewRecord,
+  told: NewRecord,
   step: StepOf | null,
   follows?: string,
 ): Promise<RecordedWork> {
   const { trx } = w;
-  const cohort = await lockCohort(trx, r.cohortId);
-  await notInFuture(trx, 'on', r.on);
-  if (r.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
-  const before = await doneBefore(trx, r);
+  const cohort = await lockCohort(trx, told.cohortId);
+  await notInFuture(trx, 'on', told.on);
+  if (told.on < cohort.startedFrom) throw wrongField('on', `is before the start, ${cohort.startedFrom}`);
+  const before = await doneBefore(trx, told);
+  const about = await aboutPart(trx, told);
+  const left = Math.max(0, (about ?? cohort.live) - before);
+  const r = about === null ? told : { ...told, done: told.done ?? left, finished: false };
   const work: Work = {
     record: r,
     operation: step && operation(step.operation),
     odds: step?.odds ?? null,
     cohort,
-    left: Math.max(0, cohort.live - before),
+    left,
     losses: [...r.losses],
   };
   for (const f of w.followers) await f.check?.(w, work);
@@ -82,6 +86,8 @@ export async function recordStep(
     const { live } = await sure(trx('cohort').where({ id: r.cohortId }).first('live'));
     const were = live + goneOf(work.losses);
     if (r.done > were) throw wrongField('done', `is more than the ${were} there were`);
+    if (about !== null && r.done > left)
+      throw wrongField('done', `is more than the ${left} that were worked and not looked after yet`);
     if (before > 0 && r.done > Math.max(0, were - before))
       throw wrongField(
         'done',

@@ -1,5 +1,6 @@
 import { keptDetails, type KeptDetails } from '@gonimos/contract/details';
 import type { NewRecord, RecordKind, RecordRow } from '@gonimos/contract/records';
+import { aboutPart as aboutPartOf } from '../course/store.ts';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
 import type { Recorded } from '../write/types.ts';
@@ -87,6 +88,21 @@ export async function doneBefore(
     .sum({ done: 'done' })
     .first<{ done: string | null }>();
   return Number(row.done ?? 0);
+}
+
+/**
+ * Plants a step is about where it is aftercare of work that was done on a part of them only; null: about all. It is
+ * done part by part itself, until that work is finished.
+ */
+export async function aboutPart(
+  sql: Sql,
+  r: Pick<NewRecord, 'cohortId' | 'stepKey'>,
+): Promise<number | null> {
+  if (r.stepKey === null) return null;
+  const rows: { about: number | null }[] = await sql('course_step as s')
+    .where({ 's.cohortId': r.cohortId, 's.key': r.stepKey })
+    .select({ about: aboutPartOf(sql) });
+  return rows[0]?.about ?? null;
 }
 
 export const insertUndo = (

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { MissedStep, RoundStep } from '@gonimos/contract/round';
-import { doneInParts } from '../course/store.ts';
+import { aboutPart, doneInParts } from '../course/store.ts';
 import { operationsThat, RISKS } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
 import { heldColumn, joinHeld } from '../visits/held.ts';
@@ -96,6 +96,7 @@ async function stepsOf(
     .select(heldColumn(sql))
     .select({
       part: doneInParts(sql),
+      about: aboutPart(sql),
       guests: sql.raw(
         `coalesce((SELECT json_agg(json_build_object('code', g.code, 'live', g.live) ORDER BY g.code)
           FROM cohort g WHERE g.host_id = c.id AND g.growing), '[]'::json)`,

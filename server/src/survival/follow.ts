@@ -8,13 +8,12 @@ const dead = (losses: readonly Loss[], ...kinds: Loss['kind'][]) =>
 
 /** What the model and the grower said before severe work, and what the look after it showed. */
 export const survivalFollower: Follower = {
-  check: (_w, { record, cohort, losses }) => {
+  check: (_w, { record, left, losses }) => {
     const alive = record.details.survival?.alive ?? null;
     if (alive === null) return;
-    if (alive > cohort.live)
-      throw wrongField('details.survival.alive', `is more than the ${cohort.live} there were`);
+    if (alive > left) throw wrongField('details.survival.alive', `is more than the ${left} there were`);
     // those not counted alive and not lost by a named cause died after the work
-    const rest = cohort.live - dead(losses, 'lost', 'culled') - alive;
+    const rest = left - dead(losses, 'lost', 'culled') - alive;
     if (rest > 0) losses.push({ id: randomUUID(), kind: 'lost', count: rest, cause: 'died after work' });
   },
   keeps: (work) => {
@@ -26,7 +25,7 @@ export const survivalFollower: Follower = {
 };
 
 /** How many of those looked at live; null where the work was no look for life. */
-function lookedAt({ operation, cohort, losses }: Work): { alive: number; of: number } | null {
+function lookedAt({ operation, left, losses }: Work): { alive: number; of: number } | null {
   if (!operation?.asks.includes('alive')) return null;
-  return { alive: Math.max(0, cohort.live - dead(losses, 'lost')), of: cohort.live };
+  return { alive: Math.max(0, left - dead(losses, 'lost')), of: left };
 }

@@ -9,6 +9,7 @@ export const recordable = (c: Cohort, s: CourseStep): Recordable & { stepKey: st
   live: c.live,
   pending: c.pending,
   part: s.part,
+  about: s.about,
   stepKey: s.key,
   operation: s.operation,
   title: s.title,

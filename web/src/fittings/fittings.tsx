@@ -55,7 +55,7 @@ export function Fittings() {
   const tend = (f: FittingLine) => {
     if (f.stepKey !== null) return setTending(f);
     const { id: _, ...look } = workOn({ id: '', cohortId: f.cohortId, stepKey: null, on: today });
-    work.mutate({ ...look, details: { fittings: { on: [], off: [f.id] } } });
+    work.mutate({ ...look, details: { fittings: { on: [], off: [f.id], tend: null } } });
   };
   return (
     <div className="max-w-4xl px-4 py-5 lg:px-6">

@@ -7,13 +7,13 @@ import { useRegister } from '../cohorts/queries';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { shortDate } from '../common/dates';
-import { Field } from '../common/field';
+import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { EventSheet } from './event-sheet';
 import { LayerCard } from './layer-card';
 import { ParentDrawing } from './parent-drawing';
 import { PlanSheet } from './plan-sheet';
-import { useParentLayers, useParents } from './queries';
+import { useFed, useParentLayers, useParents } from './queries';
 import { SafeDates } from './safe-dates';
 import { length, temperature } from '../common/units';
 
@@ -75,6 +75,7 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
   const [planning, setPlanning] = useState(false);
   const [seen, setSeen] = useState<Layer | null>(null);
   const { parent, layers } = data;
+  const fed = useFed(parent.id);
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
@@ -90,6 +91,15 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
               {f.layer}: {f.text}
             </p>
           ))}
+          <button
+            type="button"
+            className="btn btn-outline btn-tall mt-3 w-full"
+            disabled={fed.isPending}
+            onClick={() => fed.mutate(today)}
+          >
+            Fed today
+          </button>
+          {fed.error && <Trouble>{fed.error.message}</Trouble>}
           {may && (
             <button
               type="button"

@@ -9,6 +9,7 @@ import type {
 } from '@gonimos/contract/layers';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
+import { offerUndo } from '../common/undo';
 import { useWrite, type Unsent } from '../common/write';
 
 export const useParents = () => useQuery({ queryKey: ['parents'], queryFn: () => get<Parent[]>('/parents') });
@@ -35,3 +36,11 @@ export const useLayerEvent = (layerId: string) =>
   useWrite((e: Unsent<NewLayerEvent>, id) =>
     call<Outcome>('POST', `/layers/${layerId}/events`, { ...e, id }),
   );
+
+/** The parent was fed: one tap. */
+export const useFed = (parentId: string) =>
+  useWrite(async (on: string, id) => {
+    const outcome = await call<Outcome>('POST', `/parents/${parentId}/fed`, { id, on });
+    offerUndo(outcome.recordId, 'Fed.', outcome.moved.length);
+    return outcome;
+  });

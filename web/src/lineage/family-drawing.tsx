@@ -26,7 +26,7 @@ export function FamilyDrawing({ of, family }: { of: string; family: Lineage['fam
   const x = (generation: number) => 6 + generation * (NODE.w + GAP.x);
   const y = (row: number) => 6 + row * (NODE.h + GAP.y);
   const at = new Map(family.placed.map((p) => [p.node.id, p]));
-  const width = x(family.generations - 1) + NODE.w + 6;
+  const width = x(family.columns - 1) + NODE.w + 6;
   const height = y(family.rows - 1) + NODE.h + 6;
   const room = useRef<HTMLDivElement>(null);
   const own = x(at.get(of)!.generation) + NODE.w / 2;

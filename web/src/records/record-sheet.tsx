@@ -1,6 +1,7 @@
 import { FormDay } from '../common/form-day';
 import { get, type FieldErrors } from 'react-hook-form';
-import { newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
+import { Link } from 'react-router';
+import { leftOf, newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { operation, type Operation } from '@gonimos/core/operations';
 import { percent } from '@gonimos/core/words';
 import { AddPicture } from '../pictures/pictures';
@@ -12,11 +13,15 @@ import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
 import { typedOrNull } from '../common/numbers';
+import { useCohort } from '../cohorts/queries';
+import { startPath } from '../common/start-words';
 import { countWords } from '../common/words';
 import { Sheet } from '../common/sheet';
 import type { Unsent } from '../common/write';
 import { asksOf, toldBy, type Ask, type Inputs, type Recordable } from './asks';
 import { NUMBER } from './asks/ask';
+import { Aim } from './aim';
+import { DoneCost } from './done-cost';
 import { Losses } from './losses';
 import { Outcome } from './outcome';
 import { useRecordWork } from './queries';
@@ -115,6 +120,22 @@ function faultIn(errors: FieldErrors<Inputs>, path: string): string | undefined 
   return typeof message === 'string' ? message : undefined;
 }
 
+/** Of seed nothing came up and it was written off: the same again, where there is seed and time. */
+function SowAgain({ cohortId }: { cohortId: string }) {
+  const cohort = useCohort(cohortId).data;
+  if (!cohort) return null;
+  const { taxonId, programmeId, lot } = cohort;
+  const more = lot ? { lotId: lot.id } : {};
+  return (
+    <Link
+      className="btn btn-outline btn-tall"
+      to={startPath({ taxonId, programmeId, placeId: cohort.placeId }, cohort.started, more)}
+    >
+      Sow again
+    </Link>
+  );
+}
+
 interface Props {
   step: Recordable;
   today: string;
@@ -136,7 +157,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
   // what is about an input stands at it
   const whole = Object.keys(errors).length === 0 ? work.error?.message : undefined;
   const fault = errors.root?.message ?? whole;
-  const left = Math.max(0, step.live - step.part);
+  const left = leftOf(step);
   // a part of them leaves the step open for the rest
   const finish = (e: { target: { value: string } }) => {
     const typed = typedOrNull(e.target.value);
@@ -163,6 +184,9 @@ export function RecordSheet({ step, today, onClose }: Props) {
       <Sheet title={step.title} sub={step.code} onClose={onClose}>
         <div className="grid gap-5">
           <Outcome result={work.data} today={today} onClose={onClose} />
+          {op?.asks.includes('emergence') && work.data.live + work.data.pending === 0 && (
+            <SowAgain cohortId={step.cohortId} />
+          )}
           {rest > 0 && <SplitRest step={step} rest={rest} today={today} />}
           <AddPicture cohortId={step.cohortId} record={work.data.recordId} />
         </div>
@@ -190,6 +214,18 @@ export function RecordSheet({ step, today, onClose }: Props) {
     >
       <form id="record" className="grid gap-5" onSubmit={send(work, () => forgetClock(step))} noValidate>
         <Before step={step} op={op} />
+        {step.stepKey && step.operation && (
+          <Aim
+            cohortId={step.cohortId}
+            stepKey={step.stepKey}
+            operation={step.operation}
+            today={today}
+            onClose={onClose}
+          />
+        )}
+        {step.stepKey && op && op.rootLoss.value > 0 && (
+          <DoneCost cohortId={step.cohortId} stepKey={step.stepKey} on={form.watch('on')} today={today} />
+        )}
         {fault && !errors.meant && <Trouble>{fault}</Trouble>}
         <Meant reason={errors.meant?.message} register={form.register('meant')} />
         <Field label="Day" error={errors.on?.message}>
@@ -201,7 +237,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
             hint={
               step.part > 0
                 ? `${step.part} were done before, ${left} are left; leave empty for all of them`
-                : `of ${step.live}; leave empty for all`
+                : `of ${step.about ?? step.live}; leave empty for all`
             }
             error={errors.done?.message}
           >
@@ -224,7 +260,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         >
           <input className="input" autoComplete="off" {...form.register('nextTime')} />
         </Field>
-        {step.stepKey && (
+        {step.stepKey && step.about === null && (
           <label className="flex min-h-12 items-center gap-3">
             <input type="checkbox" className="checkbox checkbox-primary" {...form.register('finished')} />
             This step is finished for the whole cohort

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { CAUSES } from '@gonimos/contract/ledger';
-import type { NewRecord } from '@gonimos/contract/records';
+import { leftOf, type NewRecord } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
 import { newId } from '../common/api';
 import { DayInput } from '../common/day-input';
@@ -33,7 +33,7 @@ function recordOf(s: RoundStep, t: Typed, c: Common, plants: number, lossId: str
   const share = total === null || plants === 0 ? null : Math.round((total * s.live) / plants);
   const lost = typedOrNull(t.lost) ?? 0;
   const done = typedOrNull(t.done);
-  const left = Math.max(0, s.live - s.part) - lost;
+  const left = leftOf(s) - lost;
   return {
     ...usual,
     done,
@@ -75,7 +75,7 @@ function Row({ step: s, typed: t, recorded, change }: RowProps) {
         <strong>{s.code}</strong>{' '}
         <span className="soft block text-sm">{recorded ? 'recorded' : s.title}</span>
       </th>
-      {cell('done', 'done', String(Math.max(0, s.live - s.part)))}
+      {cell('done', 'done', String(leftOf(s)))}
       {cell('lost', 'lost', '0')}
       {cell('minutes', 'minutes', '')}
     </tr>

@@ -4,6 +4,7 @@ import { RULE_WORDS } from '@gonimos/core/course';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
+import { leftOf } from '@gonimos/contract/records';
 import type { RoundStep } from '@gonimos/contract/round';
 import { readable, seasonYear, shortDate } from '../common/dates';
 import { Section } from '../common/section';
@@ -33,7 +34,8 @@ interface Props {
 /** What is to be done and how much of it, in one line. */
 function detailOf(s: RoundStep): string {
   const words = [
-    s.part > 0 ? `${s.part} done, ${Math.max(0, s.live - s.part)} left` : null,
+    s.about !== null ? `on the ${s.about} that were worked` : null,
+    s.part > 0 ? `${s.part} done, ${leftOf(s)} left` : null,
     s.container ? `into ${container(s.container).name}` : null,
     s.rootCut ? `up to ${percent(s.rootCut.take)} of the root` : null,
     s.topCut ? `no more than ${percent(s.topCut.take)} of the top, to live growth` : null,
@@ -71,9 +73,9 @@ function More({ step: s, today }: { step: RoundStep; today: string }) {
 
 /** "All 127 done", after a part of them "The other 67 done". */
 function doneWords(s: RoundStep): string {
-  const left = Math.max(0, s.live - s.part);
+  const left = leftOf(s);
   if (s.part > 0) return left > 0 ? `The other ${left} done` : 'Finish it';
-  return s.live > 1 ? `All ${s.live} done` : 'Done';
+  return left > 1 ? `All ${left} done` : 'Done';
 }
 
 const QUIET = 'btn btn-ghost btn-sm min-h-12 grow border-base-300 px-3 lg:min-h-8 lg:grow-0';

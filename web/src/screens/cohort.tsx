@@ -1,7 +1,7 @@
 import { percent } from '@gonimos/core/words';
 import { Pencil, Search, Target, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { Link, Outlet, useMatch, useParams } from 'react-router';
+import { Link, Outlet, useMatch, useParams, useSearchParams } from 'react-router';
 import type { Cohort as Data } from '@gonimos/contract/cohorts';
 import { daysBetween } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
@@ -205,7 +205,8 @@ export function Cohort() {
   const [looking, setLooking] = useState(false);
   const [editing, setEditing] = useState(false);
   const [found, setFound] = useState(false);
-  const [aiming, setAiming] = useState(false);
+  const [asked] = useSearchParams();
+  const [aiming, setAiming] = useState(asked.has('aim'));
   const steps = useCourse(id).data?.steps ?? [];
   const now = steps.find((s) => s.status === 'planned' && s.ready && s.opens! <= (today ?? ''));
   // drawings want the room
@@ -323,6 +324,7 @@ export function Cohort() {
             stepKey: null,
             operation: null,
             part: 0,
+            about: null,
             title: 'A look',
             live: cohort.live,
             pending: cohort.emerged > 0 ? 0 : cohort.pending,

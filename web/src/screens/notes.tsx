@@ -1,3 +1,4 @@
+import { FIND_WORDS } from '../layers/words';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -60,9 +61,13 @@ function TakeBack({ record }: { record: RecordRow }) {
 
 /** What a record tells in figures, subject by subject. */
 function factsOf(r: RecordRow, today: string): string[] {
-  const { potting, sizes, looks, survival } = r.details;
+  const { potting, sizes, looks, survival, fittings, layer, pace } = r.details;
+  const tend = fittings?.tend;
   return [
     r.done !== null && plural(r.done, 'plant'),
+    tend && `stays on ${tend.stays}, off ${tend.off}, biting ${tend.biting}`,
+    layer && FIND_WORDS[layer.found],
+    pace && pace.bare !== null && `roots bare up to ${duration(pace.bare)}`,
     potting && `into ${container(potting.container).name}`,
     sizes && sizes.caliper !== null && `caliper ${length(sizes.caliper, 1)}`,
     sizes && sizes.height !== null && `height ${length(sizes.height)}`,

@@ -107,10 +107,13 @@ function byWarmth(at: Since, spec: Spec & { kind: 'warmth' }): Window | NoWindow
 
 /** The first day on which a part has swollen by a share of its thickness, or a season later when it never does. */
 function swollenBy(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): { day: Day; mm: number } {
-  const { ctx, start } = at;
+  const { ctx } = at;
+  const { again } = at.hand.fact;
+  // what was looked at and left on has half of its room left, counted from that day
+  const start = again ? toDay(again.on) : at.start;
   const probe = plant.clone();
   if (probe.day < start) probe.advance(start);
-  const limit = spec.share * probe.thickness(spec.part, start);
+  const limit = spec.share * (again ? AGAIN_SHARE.value : 1) * probe.thickness(spec.part, start);
   const latest = afterSeasons(ctx.seasons, start, 1);
   let low = start + NOT_BEFORE;
   let high = Math.max(latest, start + NOT_BEFORE + 1);
@@ -127,14 +130,16 @@ function swollenBy(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): 
 
 function bySwelling(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): Window {
   const { day, mm } = swollenBy(at, plant, spec);
-  const opens = Math.max(at.start + NOT_BEFORE, day - spec.days);
+  const { again } = at.hand.fact;
+  const since = again ? `the look of {${again.on}}, when ${again.found}` : at.since;
+  const opens = Math.max((again ? toDay(again.on) : at.start) + NOT_BEFORE, day - spec.days);
   const part = spec.part === 'stem' ? 'the stem' : 'the base';
   const limit = Math.round(mm * 10) / 10;
   return at.open(
     opens,
     Math.max(day, opens + USABLE) - opens,
     [7, 14],
-    `Before ${part} has swollen by ${limit} mm since ${at.since}, expected {${toIso(day)}}`,
+    `Before ${part} has swollen by ${limit} mm since ${since}, expected {${toIso(day)}}`,
     [
       { label: `${part} may swell by`, value: limit, unit: 'mm', basis: 'computed' },
       {

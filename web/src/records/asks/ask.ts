@@ -16,6 +16,8 @@ export interface Recordable {
   pending: number;
   /** plants it was done on before, in parts */
   part: number;
+  /** aftercare of work done on a part of the plants is about so many; null: about all */
+  about: number | null;
   container: string | null;
   minutes: number;
   rootCut: { wanted: number; limit: number; take: number } | null;

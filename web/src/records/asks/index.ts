@@ -9,11 +9,12 @@ import { potting } from './potting';
 import { sizes } from './sizes';
 import { standing } from './standing';
 import { survival } from './survival';
+import { tending } from './tending';
 
 export type { Ask, Inputs, Recordable };
 
 /** What the sheet can ask, in order. A new subject adds its line. */
-const ASKS: readonly Ask[] = [emergence, layer, survival, potting, pot, sizes, standing, looks];
+const ASKS: readonly Ask[] = [emergence, layer, tending, survival, potting, pot, sizes, standing, looks];
 
 /** What is asked of a step, or of a look between steps. */
 export const asksOf = (op: Operation | null, step: Recordable): Ask[] =>

@@ -1,3 +1,4 @@
+import { leftOf } from '@gonimos/contract/records';
 import { operation } from '@gonimos/core/operations';
 import { Field } from '../../common/field';
 import { typed } from '../../common/numbers';
@@ -17,10 +18,14 @@ export const survival: Ask = {
       {step.operation && operation(step.operation).asks.includes('alive') && (
         <Field
           label="Alive"
-          hint={`of ${step.live}; what is missing is entered as died after the work`}
+          hint={`of ${leftOf(step)}; what is missing is entered as died after the work`}
           error={fault('alive')}
         >
-          <input {...NUMBER} placeholder={String(step.live)} {...form.register('details.survival.alive')} />
+          <input
+            {...NUMBER}
+            placeholder={String(leftOf(step))}
+            {...form.register('details.survival.alive')}
+          />
         </Field>
       )}
       {step.odds !== null && (
