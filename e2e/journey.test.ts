@@ -8,7 +8,7 @@ import { aWeekLater, pick, sheet } from './page.ts';
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
 
 /** Work that is told in one sheet, without counts of its own. */
-const PLAIN = /^Record (?!Count|Cutting)/;
+const PLAIN = /^Record (?!Count|Cutting|Open the layer|Sever|Layer)/;
 
 describe('journeys in the browser', () => {
   const at = here();
@@ -136,6 +136,9 @@ describe('journeys in the browser', () => {
     await page.getByRole('status').waitFor({ state: 'detached' });
     // told in full, the sheet asks for it
     await page.getByRole('button', { name: /^Other result/ }).click();
+    await sheet(page)
+      .getByText(/^More:/)
+      .click();
     await sheet(page).getByLabel('Minutes').fill('12');
     await sheet(page).getByRole('button', { name: 'Record' }).click();
     await sheet(page).getByText('Recorded.').waitFor();
@@ -149,6 +152,9 @@ describe('journeys in the browser', () => {
   it('a failed write keeps what was typed, says why, and goes through when the server is back', async () => {
     const { page, context } = await at.enter('Grower');
     await page.getByRole('button', { name: PLAIN }).first().click();
+    await sheet(page)
+      .getByText(/^More:/)
+      .click();
     await sheet(page).getByLabel('Note').fill('dry in the middle');
     await context.setOffline(true);
     await sheet(page).getByRole('button', { name: 'Record' }).click();

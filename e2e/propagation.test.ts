@@ -159,6 +159,8 @@ describe('propagation in the browser', () => {
     await sheet(page)
       .getByText(/Split the base now: 80 % live/)
       .waitFor();
+    await sheet(page).getByLabel('Under the film').selectOption('full');
+    await sheet(page).getByLabel('Stands at').selectOption({ label: 'North bench' });
     await sheet(page).getByRole('button', { name: 'Record' }).click();
     await page.getByRole('button', { name: /^Seal the wound.*LG-19L3/ }).waitFor();
     await page.getByRole('link', { name: 'LG-19L3' }).click();

@@ -53,6 +53,7 @@ import { everythingRoutes } from './everything/routes.ts';
 import { paceRoutes } from './pace/routes.ts';
 import { potRoutes } from './pots/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
+import { ownPersonRoutes } from './people/own-routes.ts';
 import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
@@ -81,6 +82,7 @@ export interface AppOptions {
 /** What the subjects answer to. A new subject adds its line. */
 const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   sessionRoutes,
+  ownPersonRoutes,
   peopleRoutes,
   auditRoutes,
   everythingRoutes,

@@ -158,6 +158,7 @@ describe('bad input to propagation', () => {
       [...seen('LG-19L3', { kind: 'severed', found: 'full' }), 'container'],
       [...seen('LG-19L3', { kind: 'severed', found: 'full', container: 'cutting-tray' }), 'container'],
       [...seen('LG-19L3', { kind: 'severed', container: 'basket-25' }), 'found'],
+      [...seen('LG-19L3', { kind: 'severed', container: 'basket-25', found: 'full' }), 'placeId'],
       [...seen('HB-36', { kind: 'looked', found: 'few' })],
       [...on('HB-36', 'tallies', { kind: 'mood', on: '2037-03-09', counts: {} }), 'kind'],
       [...on('HB-36', 'tallies', { kind: 'grade', on: '2037-03-09', counts: { Z: 1 } }), 'counts.Z'],

@@ -67,7 +67,16 @@ describe('air layers', () => {
       details: { potting: { container: 'basket-25' } },
     };
     await refusal(v.post('/records', cut), 'details.layer.found');
-    await must(v.post('/records', { ...cut, details: { ...cut.details, layer: { found: 'few' } } }));
+    await must(
+      v.post('/records', {
+        ...cut,
+        details: {
+          ...cut.details,
+          layer: { found: 'few' },
+          standing: { placeId: w.placeId('North bench') },
+        },
+      }),
+    );
     const stage = async () =>
       (await v.get<ParentLayers>(`/parents/${p}/layers`)).layers.find((x) => x.cohortId === low.id)!.state
         .stage;

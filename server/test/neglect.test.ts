@@ -12,6 +12,10 @@ describe('a grower who misses days, does half a batch and changes plans', () => 
       const grower = new Neglect(b, await b.visitor('grower'), seed);
       try {
         await grower.live(WEEKS);
+      } catch (error) {
+        // told at once: the whole of two years for twenty of them takes an hour
+        console.log(`      ${(error as Error).message}`);
+        throw error;
       } finally {
         console.log(`      ${JSON.stringify(grower.deeds)}`);
         await b.close();

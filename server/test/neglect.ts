@@ -11,6 +11,8 @@ import { id, must, type Bench, type Visitor } from './harness.ts';
 
 /** Steps that moved by more than this without a word are forgotten, days. */
 const FAR = 60;
+/** What lies far ahead drifts by a day at a time without being told: so far a step may stand from what was, days. */
+const DRIFT = 7;
 
 /**
  * A grower who skips weeks, does half a batch, says "not yet" and finds what was not planned for: everything by the
@@ -20,6 +22,8 @@ export class Neglect {
   private readonly rng: Random;
   /** what the grower has been shown of each step, by cohort and key */
   private readonly shown = new Map<string, Map<string, CourseStep>>();
+  /** steps of which something was said that ends them */
+  private readonly ended = new Set<string>();
   /** what was done, for the log */
   readonly deeds: Record<string, number> = {};
 
@@ -29,6 +33,12 @@ export class Neglect {
     seed: number,
   ) {
     this.rng = random(seed);
+  }
+
+  /** A place where pots stand. */
+  private async bench(): Promise<string> {
+    const places = await this.v.get<{ id: string; kind: string }[]>('/places');
+    return places.find((p) => p.kind === 'outdoors')!.id;
   }
 
   private luck(share: number): boolean {
@@ -43,8 +53,9 @@ export class Neglect {
   private async say(deed: string, path: string, body: object): Promise<boolean> {
     const r = await this.v.post(path, { id: id(), ...body });
     expect(r.statusCode, `${deed}: ${r.body}`).to.be.below(500);
-    this.count(r.statusCode < 300 ? deed : `${deed} refused`);
-    return r.statusCode < 300;
+    const taken = r.statusCode < 300;
+    this.count(taken ? deed : `${deed} refused`);
+    return taken;
   }
 
   private async work(s: RoundStep, today: string): Promise<void> {
@@ -64,8 +75,9 @@ export class Neglect {
     } else if (s.live > 2 && this.luck(0.2))
       losses.push({ id: id(), kind: 'lost', count: 1, cause: 'drought' });
     if (op.layer) details.layer = { found: this.luck(0.5) ? 'full' : 'filling' };
+    if (op.layer === 'severed') details.standing = { placeId: await this.bench() };
     if (op.asks.includes('alive')) details.survival = { sure: null, alive: s.live - losses.length };
-    await this.say(half ? 'half a batch' : 'recorded', '/records', {
+    const taken = await this.say(half ? 'half a batch' : 'recorded', '/records', {
       ...workOn({ id: '', cohortId: s.cohortId, stepKey: s.key, on: today }),
       id: id(),
       done: half ? Math.ceil(left / 2) : null,
@@ -73,6 +85,7 @@ export class Neglect {
       losses,
       details,
     });
+    if (taken && !half) this.ended.add(`${s.cohortId} ${s.key}`);
   }
 
   private async answerMissed(missed: readonly MissedStep[], today: string): Promise<void> {
@@ -81,8 +94,10 @@ export class Neglect {
       const steps = [{ cohortId: m.cohortId, stepKey: m.key }];
       const may = this.rng.next();
       if (may < 0.5) await this.work(m, today);
-      else if (may < 0.8 && m.next) await this.say('next time', '/missed', { answer: 'next time', steps });
-      else await this.say('let go', '/missed', { answer: 'let go', steps });
+      else {
+        const answer = may < 0.8 && m.next ? 'next time' : 'let go';
+        if (await this.say(answer, '/missed', { answer, steps })) this.ended.add(`${m.cohortId} ${m.key}`);
+      }
     }
   }
 
@@ -166,7 +181,9 @@ export class Neglect {
       const was = before?.get(s.key);
       if (!was || !this.movedFar(was, s) || isMissed) continue;
       changes ??= await this.v.get<PlanChange[]>(`/cohorts/${c.id}/changes`);
-      const told = changes.some((x) => x.key === s.key && x.nowOpens === s.opens);
+      const told = changes.some(
+        (x) => x.key === s.key && x.nowOpens !== null && Math.abs(daysBetween(x.nowOpens, s.opens!)) <= DRIFT,
+      );
       expect(told, `${where} moved from ${was.opens} to ${s.opens} without a word`).to.equal(true);
     }
     this.gone(c, steps, today, missed);
@@ -178,7 +195,8 @@ export class Neglect {
     const has = new Map(steps.map((s) => [s.key, s]));
     for (const [key, was] of this.shown.get(c.id) ?? []) {
       if (was.status !== 'planned' || !was.ready || was.closes! >= today) continue;
-      if (operation(was.operation).lapses) continue;
+      // what the season asks for is no part of the next season's course once it was answered
+      if (operation(was.operation).lapses || this.ended.has(`${c.id} ${key}`)) continue;
       const now = has.get(key);
       const answered = now && now.status !== 'planned';
       const moved = now?.status === 'planned' && now.closes! >= today;

@@ -201,8 +201,10 @@ describe('propagation, sent twice and at once', () => {
     const p = await w.parent();
     const l = drawnLayer();
     await must(v.post(`/parents/${p.id}/layers`, { id: id(), on: '2036-06-01', layers: [l] }));
+    const placeId = w.placeId('North bench');
     const off = () => ({
       id: id(),
+      placeId,
       kind: 'severed',
       on: '2036-09-20',
       found: 'full',

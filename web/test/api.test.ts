@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { call, Failure } from '../src/common/api';
+import { call, Failure, problemWords } from '../src/common/api';
 
 describe('asking the server', () => {
   const real = globalThis.fetch;
@@ -38,5 +38,29 @@ describe('asking the server', () => {
     expect(await failed([503, { 'retry-after': '3600' }])).to.deep.equal([1, 'answer 1']);
     expect(await failed([429, { 'retry-after': '0.01' }])).to.deep.equal([1, 'answer 1']);
     expect(await failed([409, {}])).to.deep.equal([1, 'answer 1']);
+  });
+
+  it('names fields in words: the place, not placeId; and leaves other sentences as they are', () => {
+    const told = (detail: string, ...fields: string[]) =>
+      problemWords({
+        type: 'about:blank',
+        code: 'cannot-be-done',
+        status: 422,
+        title: 'Cannot be done',
+        detail,
+        errors: fields.map((field) => ({ field, reason: '' })),
+      });
+    expect(told('placeId is not where its host stands', 'placeId')).to.equal(
+      'Place is not where its host stands',
+    );
+    expect(told('details.emergence.emerged is more than 3', 'details.emergence.emerged')).to.equal(
+      'Emerged is more than 3',
+    );
+    expect(told('weeks[2].key is there twice', 'weeks[2].key')).to.equal('Key is there twice');
+    expect(told('goalCaliper is more than 1000 mm', 'goalCaliper')).to.equal(
+      'Goal caliper is more than 1000 mm',
+    );
+    expect(told('The nursery needs at least one owner.')).to.equal('The nursery needs at least one owner.');
+    expect(told('The rule ‘exposure’ refuses.', 'placeId')).to.equal('The rule ‘exposure’ refuses.');
   });
 });

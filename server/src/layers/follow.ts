@@ -7,6 +7,7 @@ import {
   type LayerState,
 } from '@gonimos/core/layers';
 import { wrongField } from '../http/problem.ts';
+import type { Trx } from '../db/index.ts';
 import type { Follower } from '../write/types.ts';
 import { eventsOf, findLayer, insertEvent } from './store.ts';
 
@@ -32,10 +33,16 @@ export function refuseUnseen(
   throw wrongField(field, 'is missing: look under the film first, and say what it shows');
 }
 
+/** Out of a tree in the ground a layer stands where its pot is put, and that is told. */
+export async function refuseUnplaced(trx: Trx, placeId: string, field: string): Promise<void> {
+  const place = await trx('place').where({ id: placeId }).first('kind');
+  if (place?.kind === 'ground') throw wrongField(field, 'is missing: where its pot stands now');
+}
+
 /** Work recorded on a layer's course is an event of the layer, and is taken back with the record. */
 export const layersFollower: Follower = {
   keeps: ({ record: { details } }) => (details.layer ? { layer: details.layer } : {}),
-  after: async ({ trx, personId }, { record: r, operation }) => {
+  after: async ({ trx, personId }, { record: r, operation, cohort }) => {
     const kind = operation?.layer;
     if (!kind || !r.finished || !(await findLayer(trx, r.cohortId))) return;
     const events = await eventsOf(trx, [r.cohortId]);
@@ -47,6 +54,8 @@ export const layersFollower: Follower = {
     if (kind === 'looked' && found === null)
       throw wrongField('details.layer.found', 'is missing: what the look showed');
     refuseUnseen(kind, found, state, 'details.layer.found');
+    if (kind === 'severed' && !r.details.standing)
+      await refuseUnplaced(trx, cohort.placeId, 'details.standing.placeId');
     const event = { id: randomUUID(), kind, on: r.on, found, note: r.note };
     await insertEvent(trx, r.cohortId, event, personId, r.id);
   },

@@ -19,7 +19,7 @@ import { insertWork } from '../records/store.ts';
 import type { Writing, Written } from '../write/types.ts';
 import { touching } from '../write/write.ts';
 import { readParent } from './read.ts';
-import { refuseUnseen } from './follow.ts';
+import { refuseUnplaced, refuseUnseen } from './follow.ts';
 import { eventsOf, findLayer, insertEvent, insertLayer, type LayerRow } from './store.ts';
 import { FIND_SAID } from './words.ts';
 
@@ -125,6 +125,7 @@ async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told>
   if (!e.container) throw wrongField('container', 'is missing: what it is potted into');
   if (container(e.container).shared) throw wrongField('container', 'is a tray: it wants a pot of its own');
   if (e.placeId) await readPlace(trx, e.placeId);
+  else await refuseUnplaced(trx, (await lockCohort(trx, l.cohortId)).placeId, 'placeId');
   await splitsBase(w, l.cohortId, e.split);
   const step = (await courseSteps(trx, l.cohortId)).find((s) => operation(s.operation).layer === 'severed');
   if (!step) throw wrongField('kind', 'cannot be: severing is no open step of its course');

@@ -45,8 +45,8 @@ function BedButton({
       className={`bed ${OUTLINE[bed.kind]} ${chosen ? 'bed-chosen' : ''}`}
       onClick={choose}
     >
-      <span className="flex items-baseline justify-between gap-2">
-        <strong>{bed.name}</strong>
+      <span className="flex flex-wrap items-baseline justify-between gap-x-2">
+        <strong className="whitespace-nowrap">{bed.name}</strong>
         <Due bed={bed} />
       </span>
       <span className="mt-1.5 flex flex-wrap gap-1" aria-hidden="true">

@@ -17,6 +17,23 @@ export class Failure extends Error {
   }
 }
 
+/** A field of a request as people call it: "details.potting.container" is the container, "placeId" the place. */
+const fieldWords = (field: string): string => {
+  const last = field
+    .replace(/\[\d+\]/g, '')
+    .split('.')
+    .at(-1)!;
+  const words = last.replace(/Id$/, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`);
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
+
+/** What a problem says, its fields in words. */
+export function problemWords({ detail, errors = [] }: Problem): string {
+  const [first] = errors;
+  const named = first && detail.startsWith(`${first.field} `);
+  return inUnits(named ? fieldWords(first.field) + detail.slice(first.field.length) : detail);
+}
+
 let csrf = '';
 export const keepToken = (session: Session): Session => {
   csrf = session.csrf;
@@ -89,10 +106,7 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
   await knowOwnLibrary(response);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
-  throw new Failure(
-    problem,
-    (problem && inUnits(problem.detail)) ?? `The server answered ${response.status}.`,
-  );
+  throw new Failure(problem, (problem && problemWords(problem)) ?? `The server answered ${response.status}.`);
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);

@@ -100,6 +100,135 @@ function useHand({ perDay, onMove, onPick }: HandProps) {
   return { drag, dragged, movable, begin, move, end, letGo, key };
 }
 
+function colourOf(step: PlannedStep, today: string): { fill: string; line: string } {
+  const now = standing(step, today);
+  return now === 'due' || now === 'late'
+    ? { fill: 'var(--due)', line: 'var(--color-accent)' }
+    : { fill: 'var(--celadon)', line: 'var(--color-primary)' };
+}
+
+interface BarProps {
+  step: PlannedStep;
+  /** left and right end, and the height of the line it lies on, px */
+  from: number;
+  to: number;
+  cy: number;
+  label: string;
+  x: (iso: string) => number;
+  perDay: number;
+  today: string;
+  hand: ReturnType<typeof useHand>;
+  onPick: (s: PlannedStep) => void;
+}
+
+/** The window of a step to come: soft opening, bar, and the day the plan counts on, under the hand while dragged. */
+function WindowOf({
+  step,
+  from,
+  to,
+  cy,
+  x,
+  today,
+  by,
+}: Omit<BarProps, 'hand' | 'label' | 'perDay' | 'onPick'> & { by: number | null }) {
+  const c = colourOf(step, today);
+  const held = by !== null;
+  const at = step.target ? x(step.target) + (by ?? 0) : 0;
+  return (
+    <>
+      {step.opensEarly && step.opensLate && (
+        <line
+          x1={x(step.opensEarly)}
+          x2={x(step.opensLate)}
+          y1={cy}
+          y2={cy}
+          stroke={c.line}
+          strokeWidth={1.5}
+        />
+      )}
+      <rect
+        x={from}
+        y={cy - 6}
+        width={Math.max(8, to - from)}
+        height={12}
+        rx={3}
+        fill={c.fill}
+        stroke={c.line}
+        strokeWidth={step.moved ? 2.4 : 1.2}
+        strokeDasharray={step.moved?.overrides ? '4 2' : undefined}
+      />
+      {step.target && (
+        <line
+          x1={at}
+          x2={at}
+          y1={cy - (held ? 11 : 6)}
+          y2={cy + (held ? 11 : 6)}
+          stroke={held ? 'var(--color-info)' : c.line}
+          strokeWidth={held ? 4 : 2.5}
+        />
+      )}
+    </>
+  );
+}
+
+/** One step in its lane: a dot when it is done, a bar while it is to come. */
+function Bar({ step, from, to, cy, label, x, perDay, today, hand, onPick }: BarProps) {
+  const { drag, dragged, movable, begin, move, end, letGo, key } = hand;
+  const done = step.status === 'done';
+  const held = drag?.key === step.key ? drag : null;
+  const words = done
+    ? `${step.title}, done ${shortDate(step.doneOn!, today)}`
+    : `${step.title}, ${dateSpan(step.opens!, step.closes!, today)}${movable(step) ? `, planned for ${shortDate(step.target!, today)}; arrow keys move it by a day, with shift by a week` : ''}`;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={words}
+      className={movable(step) ? 'cursor-grab active:cursor-grabbing' : 'cursor-pointer'}
+      style={{ touchAction: movable(step) ? 'pan-y' : undefined }}
+      onClick={() => !dragged.current && onPick(step)}
+      onKeyDown={(e) => key(e, step)}
+      onPointerDown={(e) => begin(e, step)}
+      onPointerMove={move}
+      onPointerUp={() => end(step)}
+      onPointerCancel={letGo}
+    >
+      <title>{words}</title>
+      <rect
+        x={from - 6}
+        y={cy - ROW / 2}
+        width={Math.max(20, to - from + 12)}
+        height={ROW}
+        fill="transparent"
+      />
+      {done ? (
+        <circle cx={from} cy={cy} r={5} fill="var(--color-base-content)" />
+      ) : (
+        <WindowOf
+          step={step}
+          from={from}
+          to={to}
+          cy={cy}
+          x={x}
+          today={today}
+          by={held && held.days * perDay}
+        />
+      )}
+      <text
+        x={Math.max(to, from + 8) + 6}
+        y={cy + 4.5}
+        fontSize={13}
+        fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
+        paintOrder="stroke"
+        stroke="var(--color-base-100)"
+        strokeWidth={3}
+      >
+        {held && held.days !== 0 ? shortDate(addDays(step.target!, held.days), today) : label}
+      </text>
+    </g>
+  );
+}
+
 /** The course over its years in four lanes: what is done as dots, windows to come as bars with soft openings. */
 export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props) {
   const [ref, room] = useWidth<HTMLDivElement>();
@@ -127,12 +256,7 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
     y += height;
     return { ...lane, placed, top, height };
   });
-  const colour = (s: PlannedStep) => {
-    const now = standing(s, today);
-    if (now === 'due' || now === 'late') return { fill: 'var(--due)', line: 'var(--color-accent)' };
-    return { fill: 'var(--celadon)', line: 'var(--color-primary)' };
-  };
-  const { drag, dragged, movable, begin, move, end, letGo, key } = useHand({ perDay, onMove, onPick });
+  const hand = useHand({ perDay, onMove, onPick });
   return (
     <div className="relative">
       <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 left-0 z-1 w-19 bg-base-100">
@@ -174,85 +298,20 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
             <g key={lane.id}>
               <line x1={0} x2={width} y1={lane.top} y2={lane.top} stroke="var(--color-base-300)" />
               {lane.placed.map(({ step, from: a, to: b, row, label }) => {
-                const cy = lane.top + 6 + row * ROW + ROW / 2;
-                const c = colour(step);
-                const done = step.status === 'done';
-                const held = drag?.key === step.key ? drag : null;
-                const words = done
-                  ? `${step.title}, done ${shortDate(step.doneOn!, today)}`
-                  : `${step.title}, ${dateSpan(step.opens!, step.closes!, today)}${movable(step) ? `, planned for ${shortDate(step.target!, today)}; arrow keys move it by a day, with shift by a week` : ''}`;
                 return (
-                  <g
+                  <Bar
                     key={step.key}
-                    role="button"
-                    tabIndex={0}
-                    aria-label={words}
-                    className={movable(step) ? 'cursor-grab active:cursor-grabbing' : 'cursor-pointer'}
-                    style={{ touchAction: movable(step) ? 'pan-y' : undefined }}
-                    onClick={() => !dragged.current && onPick(step)}
-                    onKeyDown={(e) => key(e, step)}
-                    onPointerDown={(e) => begin(e, step)}
-                    onPointerMove={move}
-                    onPointerUp={() => end(step)}
-                    onPointerCancel={letGo}
-                  >
-                    <title>{words}</title>
-                    <rect
-                      x={a - 6}
-                      y={cy - ROW / 2}
-                      width={Math.max(20, b - a + 12)}
-                      height={ROW}
-                      fill="transparent"
-                    />
-                    {done ? (
-                      <circle cx={a} cy={cy} r={5} fill="var(--color-base-content)" />
-                    ) : (
-                      <>
-                        {step.opensEarly && step.opensLate && (
-                          <line
-                            x1={x(step.opensEarly)}
-                            x2={x(step.opensLate)}
-                            y1={cy}
-                            y2={cy}
-                            stroke={c.line}
-                            strokeWidth={1.5}
-                          />
-                        )}
-                        <rect
-                          x={a}
-                          y={cy - 6}
-                          width={Math.max(8, b - a)}
-                          height={12}
-                          rx={3}
-                          fill={c.fill}
-                          stroke={c.line}
-                          strokeWidth={step.moved ? 2.4 : 1.2}
-                          strokeDasharray={step.moved?.overrides ? '4 2' : undefined}
-                        />
-                        {step.target && (
-                          <line
-                            x1={x(step.target) + (held ? held.days * perDay : 0)}
-                            x2={x(step.target) + (held ? held.days * perDay : 0)}
-                            y1={cy - (held ? 11 : 6)}
-                            y2={cy + (held ? 11 : 6)}
-                            stroke={held ? 'var(--color-info)' : c.line}
-                            strokeWidth={held ? 4 : 2.5}
-                          />
-                        )}
-                      </>
-                    )}
-                    <text
-                      x={Math.max(b, a + 8) + 6}
-                      y={cy + 4.5}
-                      fontSize={13}
-                      fill={done ? 'var(--ink-soft)' : 'var(--color-base-content)'}
-                      paintOrder="stroke"
-                      stroke="var(--color-base-100)"
-                      strokeWidth={3}
-                    >
-                      {held && held.days !== 0 ? shortDate(addDays(step.target!, held.days), today) : label}
-                    </text>
-                  </g>
+                    step={step}
+                    from={a}
+                    to={b}
+                    cy={lane.top + 6 + row * ROW + ROW / 2}
+                    label={label}
+                    x={x}
+                    perDay={perDay}
+                    today={today}
+                    hand={hand}
+                    onPick={onPick}
+                  />
                 );
               })}
             </g>

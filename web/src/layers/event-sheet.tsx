@@ -1,6 +1,6 @@
 import { DayInput } from '../common/day-input';
 import { percent } from '@gonimos/core/words';
-import { newLayerEvent, type Layer, type ParentLayers } from '@gonimos/contract/layers';
+import { newLayerEvent, type Layer } from '@gonimos/contract/layers';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { BASE_SPLIT, LAYER_EVENTS, mayFollow } from '@gonimos/core/layers';
 import { PlaceOptions } from '../nursery/place-options';
@@ -16,7 +16,6 @@ import { length } from '../common/units';
 
 interface Props {
   layer: Layer;
-  data: ParentLayers;
   today: string;
   onClose: () => void;
 }
@@ -25,7 +24,7 @@ interface Props {
 const LOOKS: ReadonlySet<string> = new Set(['looked', 'rewrapped', 'failed', 'opened', 'severed']);
 
 /** What is seen and done on a layer today. */
-export function EventSheet({ layer, data, today, onClose }: Props) {
+export function EventSheet({ layer, today, onClose }: Props) {
   const tell = useLayerEvent(layer.cohortId);
   const kinds = LAYER_EVENTS.filter((k) => mayFollow(layer.state, k));
   const { v, set, field, day, faults, submit } = useSheetForm({
@@ -36,7 +35,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
       note: '',
       split: false,
       container: layer.pot?.id ?? 'basket-25',
-      placeId: data.placeId,
+      placeId: '',
     },
     schema: newLayerEvent,
     payload: (x) => {
@@ -48,7 +47,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
         split: cut && x.split,
         found: LOOKS.has(x.kind) && x.found ? x.found : null,
         container: cut ? x.container : null,
-        placeId: cut ? x.placeId : null,
+        placeId: cut && x.placeId ? x.placeId : null,
       };
     },
     write: tell,
@@ -61,7 +60,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
     <Sheet title={layer.code} sub={`${layer.stem}, ${length(layer.height)} up`} onClose={onClose}>
       <form className="grid gap-5" noValidate onSubmit={submit}>
         {layer.state.stage !== 'severed' && <Decision layer={layer} today={today} />}
-        {tell.error && <Trouble>{tell.error.message}</Trouble>}
+        {tell.error && Object.keys(tell.faults).length === 0 && <Trouble>{tell.error.message}</Trouble>}
         <Field label="What" error={faults.kind}>
           <select className="select" {...field('kind')}>
             {kinds.map((k) => (
@@ -112,6 +111,7 @@ export function EventSheet({ layer, data, today, onClose }: Props) {
               </Field>
               <Field label="Stands at" hint="in shade for the first weeks" error={faults.placeId}>
                 <select className="select" {...field('placeId')}>
+                  <option value="">choose where its pot stands …</option>
                   <PlaceOptions />
                 </select>
               </Field>

@@ -79,7 +79,7 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[20rem_minmax(0,1fr)]">
-        <div>
+        <div className="max-lg:order-last">
           <ParentDrawing base={parent.base} layers={layers} />
           <p className="soft mt-2 text-sm">
             {parent.code}, base {length(parent.base)}.{' '}
@@ -134,7 +134,7 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
         <SafeDates data={data} today={today} />
       </section>
       {planning && <PlanSheet data={data} goalId={goalId} today={today} onClose={() => setPlanning(false)} />}
-      {seen && <EventSheet layer={seen} data={data} today={today} onClose={() => setSeen(null)} />}
+      {seen && <EventSheet layer={seen} today={today} onClose={() => setSeen(null)} />}
     </>
   );
 }

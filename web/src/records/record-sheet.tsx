@@ -1,3 +1,4 @@
+import { useState, type ReactNode } from 'react';
 import { FormDay } from '../common/form-day';
 import { get, type FieldErrors } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -120,6 +121,19 @@ function faultIn(errors: FieldErrors<Inputs>, path: string): string | undefined 
   return typeof message === 'string' ? message : undefined;
 }
 
+/** What is seldom told: a touch away, open where something stands in it. */
+function More({ open, children }: { open: boolean; children: ReactNode }) {
+  const [first] = useState(open);
+  return (
+    <details open={first || open} className="border-t border-base-300">
+      <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
+        More: minutes, vigour, note, next time
+      </summary>
+      <div className="grid gap-5 pt-2">{children}</div>
+    </details>
+  );
+}
+
 /** Of seed nothing came up and it was written off: the same again, where there is seed and time. */
 function SowAgain({ cohortId }: { cohortId: string }) {
   const cohort = useCohort(cohortId).data;
@@ -164,9 +178,9 @@ export function RecordSheet({ step, today, onClose }: Props) {
     form.setValue('finished', typed === null || typed >= left);
   };
 
-  const parts = (counts: boolean) =>
+  const parts = (which: (a: Ask) => boolean) =>
     asks
-      .filter((a) => Boolean(a.counts) === counts)
+      .filter(which)
       .map(({ subject, Fields }) => (
         <Fields
           key={subject}
@@ -178,6 +192,9 @@ export function RecordSheet({ step, today, onClose }: Props) {
       ));
 
   const told = form.getValues();
+  const look = step.stepKey === null;
+  // what is wrong in a fold is shown
+  const moreFault = Boolean(errors.minutes ?? errors.note ?? errors.nextTime ?? errors.details?.looks);
   const rest = told.finished ? 0 : left - (typedOrNull(told.done) ?? 0);
   if (work.data)
     return (
@@ -244,22 +261,25 @@ export function RecordSheet({ step, today, onClose }: Props) {
             <input {...NUMBER} placeholder={String(left)} {...form.register('done', { onChange: finish })} />
           </Field>
         )}
-        {parts(true)}
+        {parts((a) => a.counts === true)}
+        {parts((a) => !a.counts && !a.more)}
         <Losses form={form} pending={step.pending} />
-        {parts(false)}
-        <Field label="Minutes" hint={minutesHint(step)} error={errors.minutes?.message}>
-          <input {...NUMBER} {...form.register('minutes')} />
-        </Field>
-        <Field label="Note" error={errors.note?.message}>
-          <textarea className="textarea" rows={2} {...form.register('note')} />
-        </Field>
-        <Field
-          label="Next time"
-          hint="comes back on the card at the next opening"
-          error={errors.nextTime?.message}
-        >
-          <input className="input" autoComplete="off" {...form.register('nextTime')} />
-        </Field>
+        <More open={look || told.minutes !== '' || told.note !== '' || moreFault}>
+          {parts((a) => a.more === true)}
+          <Field label="Minutes" hint={minutesHint(step)} error={errors.minutes?.message}>
+            <input {...NUMBER} {...form.register('minutes')} />
+          </Field>
+          <Field label="Note" error={errors.note?.message}>
+            <textarea className="textarea" rows={2} {...form.register('note')} />
+          </Field>
+          <Field
+            label="Next time"
+            hint="comes back on the card at the next opening"
+            error={errors.nextTime?.message}
+          >
+            <input className="input" autoComplete="off" {...form.register('nextTime')} />
+          </Field>
+        </More>
         {step.stepKey && step.about === null && (
           <label className="flex min-h-12 items-center gap-3">
             <input type="checkbox" className="checkbox checkbox-primary" {...form.register('finished')} />

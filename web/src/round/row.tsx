@@ -78,7 +78,8 @@ function doneWords(s: RoundStep): string {
   return left > 1 ? `All ${left} done` : 'Done';
 }
 
-const QUIET = 'btn btn-ghost btn-sm min-h-12 grow border-base-300 px-3 lg:min-h-8 lg:grow-0';
+const QUIET =
+  'btn btn-ghost btn-sm min-h-12 grow basis-[28%] border-base-300 px-3 lg:min-h-8 lg:grow-0 lg:basis-auto';
 
 /** Everything that may be done with the step one is at. */
 function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void }) {
@@ -171,7 +172,7 @@ export function StepRow({ step: s, today, where, current, onCurrent, act, chosen
       <WindowBar opens={s.opens} closes={s.closes} today={today} />
       <button
         type="button"
-        className={`btn no-print min-h-10 px-4 max-lg:hidden ${current ? 'btn-primary' : 'border-base-content/60 bg-transparent'}`}
+        className={`btn no-print min-h-10 px-4 max-lg:hidden ${current && !isUsual(s) ? 'btn-primary' : 'border-base-content/60 bg-transparent'}`}
         onClick={() => act('record')}
       >
         Record

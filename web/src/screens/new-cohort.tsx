@@ -19,18 +19,27 @@ import { KinFields, NO_KIN } from './kin-fields';
 import { AimFields, KindFields, StartFields, type Inputs } from './new-cohort-fields';
 import { fromElsewhere, NO_ORIGIN, OriginFields, originOf } from '../cohorts/origin-fields';
 import { useEnterCohort, usePreview, useRegister } from '../cohorts/queries';
+import { dateOrder } from '../common/date-order';
+import { shortDate } from '../common/dates';
+import { readDay } from '../common/read-day';
 import { typedLength } from '../common/units';
 
 const DRAFT = 'new cohort';
 
+/** A start as it was typed: a day in one's own order, or as well as it is known. */
+const startSaid = (text: string, today: string): string =>
+  readUncertainDate(text, 'north', today)
+    ? text.trim()
+    : (readDay(text, today, { order: dateOrder() }) ?? text.trim());
+
 /** The form as the contract wants it; what is not a number stays one that fails. */
-const toPayload = (v: Inputs, method: Method) => ({
+const toPayload = (v: Inputs, method: Method, today: string) => ({
   code: v.code.trim(),
   taxonId: v.taxonId,
   programmeId: v.programmeId,
   placeId: v.placeId,
   container: v.container,
-  started: v.started.trim(),
+  started: startSaid(v.started, today),
   count: typed(v.count),
   goal: v.goal,
   note: v.note,
@@ -47,7 +56,7 @@ const toPayload = (v: Inputs, method: Method) => ({
 
 /** A code nobody uses: the taxon's letters and the year of the start. */
 function freeCode(taxonId: string, started: string, taken: Set<string>, today: string): string {
-  const read = readUncertainDate(started, 'north', today);
+  const read = readUncertainDate(startSaid(started, today), 'north', today);
   const base = `${taxon(taxonId).code}-${(read?.from ?? '0000').slice(2, 4)}`;
   for (const more of ['', 'B', 'C', 'D', 'E', 'F', 'G', 'H']) if (!taken.has(base + more)) return base + more;
   return base;
@@ -175,7 +184,7 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
       taxonId: 'acer-campestre',
       programmeId: first.id,
       count: '',
-      started: today,
+      started: shortDate(today),
       placeId: firstPlace,
       code: '',
       container: first.steps[0].container ?? 'seed-flat',
@@ -191,12 +200,12 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
       ...offered(search, all),
     },
     schema: newCohort,
-    payload: (typed) => toPayload(typed, programmeOf(typed.programmeId).method),
+    payload: (typed) => toPayload(typed, programmeOf(typed.programmeId).method, today),
   });
   useDraft(DRAFT, form);
   const v = form.watch();
   const chosen = programmeOf(v.programmeId);
-  const payload = toPayload(v, chosen.method);
+  const payload = toPayload(v, chosen.method, today);
   const seed = chosen.method === 'seed';
 
   const { taxonId, started } = v;

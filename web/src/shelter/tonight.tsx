@@ -8,6 +8,7 @@ import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
 import { CarrySheet } from './carry-sheet';
 import { useCarryIn, useCarryOut } from './queries';
+import { inUnits } from '../common/units';
 
 const ICONS = { frost: Snowflake, heat: Thermometer, wind: Wind };
 const LOOK = {
@@ -26,7 +27,7 @@ function Line({ warning: w, today, onSome }: { warning: Warning; today: string; 
     <li className={`border-l-4 px-3 py-2 ${LOOK[w.kind]}`}>
       <p className="flex items-start gap-2">
         <Icon size={18} className="mt-0.5 shrink-0" aria-label={w.kind} />
-        <span className={w.sure === 'expected' ? 'font-semibold' : ''}>{w.text}</span>
+        <span className={w.sure === 'expected' ? 'font-semibold' : ''}>{inUnits(w.text)}</span>
       </p>
       {carry.error && <Trouble>{carry.error.message}</Trouble>}
       {asks && (

@@ -1,6 +1,7 @@
 import { Snowflake, Thermometer, Wind } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Warning } from '@gonimos/core/station';
+import { inUnits } from '../common/units';
 
 const ICONS = { frost: Snowflake, heat: Thermometer, wind: Wind };
 const LOOK = {
@@ -22,7 +23,7 @@ export function Weather({ warnings }: { warnings: Warning[] }) {
             className={`flex items-start gap-3 rounded-box border-l-4 px-4 py-3 ${LOOK[w.kind]}`}
           >
             <Icon size={20} className="mt-0.5 shrink-0" aria-label={w.kind} />
-            <span className={w.sure === 'expected' ? 'font-semibold' : ''}>{w.text}</span>
+            <span className={w.sure === 'expected' ? 'font-semibold' : ''}>{inUnits(w.text)}</span>
           </li>
         );
       })}

@@ -67,14 +67,14 @@ export function Brushes({
   choose: (s: CellState) => void;
 }) {
   return (
-    <div role="radiogroup" aria-label="Mark cells as" className="flex flex-wrap gap-2">
+    <div role="radiogroup" aria-label="Mark cells as" className="flex gap-2 overflow-x-auto sm:flex-wrap">
       {CELL_STATES.map((s) => (
         <button
           key={s}
           type="button"
           role="radio"
           aria-checked={brush === s}
-          className={`flex min-h-12 items-center gap-2 rounded-box border px-2.5 font-semibold ${brush === s ? 'border-base-content bg-neutral text-neutral-content' : 'border-base-300 bg-base-100'}`}
+          className={`flex min-h-12 shrink-0 items-center gap-2 rounded-box border px-2.5 font-semibold ${brush === s ? 'border-base-content bg-neutral text-neutral-content' : 'border-base-300 bg-base-100'}`}
           onClick={() => choose(s)}
         >
           <span className="size-6 border border-base-300">

@@ -64,7 +64,7 @@ export function Tray({ tray, cohortId, today }: { tray: Data; cohortId: string; 
         <span className="no-print flex flex-wrap items-end gap-3">
           <label className="text-sm">
             <span className="soft block">Found on</span>
-            <DayInput max={today} className="w-40" value={on} onChange={(day) => setOn(day || today)} />
+            <DayInput max={today} className="w-52" value={on} onChange={(day) => setOn(day || today)} />
           </label>
           {brush === 'lost' && (
             <label className="text-sm">

@@ -5,26 +5,31 @@ import { taxon } from '@gonimos/core/taxa';
 import { plural } from '@gonimos/core/words';
 import { get } from '../common/api';
 
-const MOST = 12;
-const minutes = (n: number): string => `${n < 10 ? Number(n.toFixed(1)) : Math.round(n)} min`;
+const MOST = 8;
+/** What differs by less is as in the library. */
+const TELLING = 0.05;
+const minutes = (n: number): string => `${Number(n.toPrecision(2))} min`;
 
 /** What the bench clock has taught: the plan counts on these minutes, and on the library's for all else. */
 export function Pace() {
   const { data } = useQuery({ queryKey: ['pace'], queryFn: () => get<PaceTable>('/pace') });
-  if (!data || data.learned.length === 0)
+  const learned = (data?.learned ?? []).filter((p) => Math.abs(p.minutes - p.usual) > TELLING * p.usual);
+  if (learned.length === 0)
     return (
       <section>
         <h2 className="text-xl">Learned by the clock</h2>
         <p className="soft max-w-prose">
-          Nothing yet. Start the clock at a step of the round; after three sittings of the same work the plan
-          counts on your minutes instead of the library’s.
+          Nothing that differs from the library yet. Start the clock at a step of the round; from three
+          sittings of the same work on the plan counts on your minutes.
         </p>
       </section>
     );
   return (
     <section>
       <h2 className="text-xl">Learned by the clock</h2>
-      <p className="soft">Minutes a plant the plan counts on, where you have been timed.</p>
+      <p className="soft">
+        Minutes a plant the plan counts on, where you have been timed and it differs from the library.
+      </p>
       <table className="mt-1 w-full max-w-3xl">
         <thead className="soft text-left text-sm">
           <tr>
@@ -35,7 +40,7 @@ export function Pace() {
           </tr>
         </thead>
         <tbody>
-          {data.learned.slice(0, MOST).map((p) => (
+          {learned.slice(0, MOST).map((p) => (
             <tr key={p.operation + p.taxonId} className="border-t border-base-300">
               <td className="py-1.5 pr-4">
                 {operation(p.operation).name}

@@ -49,6 +49,8 @@ export interface Ask {
   subject: keyof ToldDetails;
   /** what is counted comes before the losses, all else after */
   counts?: boolean;
+  /** seldom told with the work: under More, but in a look */
+  more?: boolean;
   asked: (op: Operation | null, step: Recordable) => boolean;
   first: (step: Recordable) => Typed;
   Fields: ComponentType<{

@@ -8,6 +8,7 @@ const VIGOUR = ['1 failing', '2 weak', '3 fair', '4 strong', '5 rampant'];
 /** What a look shows: bud stages, growth low on the stem, vigour. */
 export const looks: Ask = {
   subject: 'looks',
+  more: true,
   asked: () => true,
   first: () => ({ budsLooked: '', budsReady: '', lowGrowth: '', vigour: '' }),
   Fields: ({ step, op, form, fault }) => (
