@@ -88,7 +88,13 @@ export function seasonModel(c: Climate, known?: WeatherRun, years = 200): Season
     const lead = span.from - span.chillFrom;
     return Array.from({ length: COLD_YEARS }, (_, i) => {
       const run = simulate(c, i + 1, span.chillFrom, lead + NIGHTS, reaches(year) ? known : undefined);
-      return Float32Array.from(run.tmin.subarray(lead), (t) => indoors(c.offset, t, t)[0]);
+      const nights = new Float32Array(run.tmin.length - lead);
+      // a plain loop: this is done for a thousand years of every place
+      for (let n = 0; n < nights.length; n++) {
+        const t = run.tmin[lead + n];
+        nights[n] = indoors(c.offset, t, t)[0];
+      }
+      return nights;
     });
   });
   /** One year in fifty is told from more years than the rest; what no record reaches is worked out once and moved. */

@@ -22,9 +22,30 @@ export interface Anomaly {
   slow: number;
 }
 
-function step(rng: Random, a: Anomaly): void {
-  a.fast = PHI * a.fast + FAST_STEP * rng.normal();
-  a.slow = PHI_SLOW * a.slow + SLOW_STEP * rng.normal();
+/** The luck of a seed, draw by draw: the same in every climate, so that it is drawn once and kept. */
+interface Luck {
+  rng: Random;
+  draws: Float64Array;
+  drawn: number;
+}
+const lucks = new Map<number, Luck>();
+/** Seeds kept: the years that markers and cold nights are told from. */
+const MOST_KEPT = 1000;
+
+/** The first `count` normal draws of a seed. */
+function drawsOf(seed: number, count: number): Float64Array {
+  let luck = lucks.get(seed);
+  if (!luck) {
+    luck = { rng: random(seed), draws: new Float64Array(count), drawn: 0 };
+    if (lucks.size < MOST_KEPT) lucks.set(seed, luck);
+  }
+  if (luck.draws.length < count) {
+    const more = new Float64Array(count);
+    more.set(luck.draws);
+    luck.draws = more;
+  }
+  while (luck.drawn < count) luck.draws[luck.drawn++] = luck.rng.normal();
+  return luck.draws;
 }
 
 /** What the last days of a record say of the generator's state; `known` days are at the front of `run`. */
@@ -52,7 +73,6 @@ export function simulate(
   length: number,
   known?: WeatherRun,
 ): WeatherRun {
-  const rng = random(seed);
   const run = { from, tmin: new Float64Array(length), tmax: new Float64Array(length) };
   const have = known ? Math.max(0, Math.min(length, known.from + known.tmin.length - from)) : 0;
   if (known && have > 0) {
@@ -61,11 +81,15 @@ export function simulate(
     run.tmax.set(known.tmax.subarray(skip, skip + have));
   }
   const places = placesInYear(from, length);
-  const a = have > 0 ? stateAfter(c, run, have) : { fast: rng.normal(), slow: rng.normal() };
+  const draws = drawsOf(seed, 2 * (length - have) + 2);
+  let next = 0;
+  const a = have > 0 ? stateAfter(c, run, have) : { fast: draws[next++], slow: draws[next++] };
+  let { fast, slow } = a;
   for (let i = have; i < length; i++) {
-    step(rng, a);
+    fast = PHI * fast + FAST_STEP * draws[next++];
+    slow = PHI_SLOW * slow + SLOW_STEP * draws[next++];
     const d = places[i];
-    const shift = a.fast * c.spread[d] + a.slow;
+    const shift = fast * c.spread[d] + slow;
     run.tmin[i] = c.tmin[d] + shift;
     run.tmax[i] = c.tmax[d] + shift;
   }
