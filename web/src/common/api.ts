@@ -18,7 +18,7 @@ export class Failure extends Error {
 }
 
 /** A field of a request as people call it: "details.potting.container" is the container, "placeId" the place. */
-const fieldWords = (field: string): string => {
+export const fieldWords = (field: string): string => {
   const last = field
     .replace(/\[\d+\]/g, '')
     .split('.')

@@ -149,37 +149,63 @@ export function CheckSheet({ step, today, onClose }: Props) {
             Potted singly today
           </label>
         )}
-        <div className="grid gap-5 xs:grid-cols-2">
-          <Field label="Day" error={faults.on}>
-            <DayInput max={today} value={v.on} onChange={(day) => set({ ...v, on: day })} />
-          </Field>
-          {t.dead > 0 && (
-            <Field label="Died of">
-              <select
-                className="select"
-                value={v.cause}
-                onChange={(e) => set({ ...v, cause: e.target.value })}
-              >
-                {CAUSES.map((c) => (
-                  <option key={c}>{c}</option>
-                ))}
-              </select>
-            </Field>
-          )}
-          <Field label="Minutes" error={faults.minutes}>
-            <input {...number} value={v.minutes} onChange={(e) => set({ ...v, minutes: e.target.value })} />
-          </Field>
-        </div>
-        <Field label="Note" error={faults.note}>
-          <textarea
-            className="textarea"
-            rows={2}
-            value={v.note}
-            onChange={(e) => set({ ...v, note: e.target.value })}
-          />
-        </Field>
+        <Rest
+          v={v}
+          change={(more) => set({ ...v, ...more })}
+          died={t.dead > 0}
+          today={today}
+          faults={faults}
+        />
       </div>
     </Sheet>
+  );
+}
+
+interface RestInputs {
+  on: string;
+  cause: string;
+  minutes: string;
+  note: string;
+}
+
+interface RestProps {
+  v: RestInputs;
+  change: (more: Partial<RestInputs>) => void;
+  died: boolean;
+  today: string;
+  faults: Record<string, string>;
+}
+
+/** The day, what the dead died of, how long it took, and words. */
+function Rest({ v, change, died, today, faults }: RestProps) {
+  return (
+    <>
+      <div className="grid gap-5 xs:grid-cols-2">
+        <Field label="Day" error={faults.on}>
+          <DayInput max={today} value={v.on} onChange={(day) => change({ on: day })} />
+        </Field>
+        {died && (
+          <Field label="Died of">
+            <select className="select" value={v.cause} onChange={(e) => change({ cause: e.target.value })}>
+              {CAUSES.map((c) => (
+                <option key={c}>{c}</option>
+              ))}
+            </select>
+          </Field>
+        )}
+        <Field label="Minutes" error={faults.minutes}>
+          <input {...number} value={v.minutes} onChange={(e) => change({ minutes: e.target.value })} />
+        </Field>
+      </div>
+      <Field label="Note" error={faults.note}>
+        <textarea
+          className="textarea"
+          rows={2}
+          value={v.note}
+          onChange={(e) => change({ note: e.target.value })}
+        />
+      </Field>
+    </>
   );
 }
 

@@ -46,6 +46,55 @@ function useEnter() {
   return { enter, done, stop: () => (stopped.current = true) };
 }
 
+/** Every line of a file: what it would be, or what is wrong with it. */
+function Lines({ lines }: { lines: ImportReport['lines'] }) {
+  return (
+    <div
+      className="card-plain relative overflow-x-auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Lines of the file"
+    >
+      <table className="w-full">
+        <thead>
+          <tr className="soft border-b border-base-300 text-left">
+            <th scope="col" className="px-4 py-2 font-semibold">
+              Line
+            </th>
+            <th scope="col" className="px-3 font-semibold">
+              Code
+            </th>
+            <th scope="col" className="px-3 font-semibold">
+              What
+            </th>
+          </tr>
+        </thead>
+        <tbody className="divide-y divide-base-300">
+          {lines.map((l) => (
+            <tr key={l.line}>
+              <td className="px-4 py-2">{l.line}</td>
+              <td className="px-3 font-semibold">{l.code}</td>
+              <td className="px-3">
+                {l.ok ? (
+                  l.summary
+                ) : (
+                  <ul className="text-error">
+                    {l.faults.map((f, i) => (
+                      <li key={i}>
+                        <strong>{f.field}</strong> {f.reason}
+                      </li>
+                    ))}
+                  </ul>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
 /** New cohorts from a spreadsheet: first every line with its faults, then, once confirmed, the good ones. */
 export function Import() {
   const [csv, setCsv] = useState('');
@@ -108,49 +157,7 @@ export function Import() {
               ? `${plural(write.data.written, 'cohort')} entered`
               : `${report.good} good, ${report.bad} with faults`}
           </h2>
-          <div
-            className="card-plain relative overflow-x-auto"
-            tabIndex={0}
-            role="region"
-            aria-label="Lines of the file"
-          >
-            <table className="w-full">
-              <thead>
-                <tr className="soft border-b border-base-300 text-left">
-                  <th scope="col" className="px-4 py-2 font-semibold">
-                    Line
-                  </th>
-                  <th scope="col" className="px-3 font-semibold">
-                    Code
-                  </th>
-                  <th scope="col" className="px-3 font-semibold">
-                    What
-                  </th>
-                </tr>
-              </thead>
-              <tbody className="divide-y divide-base-300">
-                {report.lines.map((l) => (
-                  <tr key={l.line}>
-                    <td className="px-4 py-2">{l.line}</td>
-                    <td className="px-3 font-semibold">{l.code}</td>
-                    <td className="px-3">
-                      {l.ok ? (
-                        l.summary
-                      ) : (
-                        <ul className="text-error">
-                          {l.faults.map((f, i) => (
-                            <li key={i}>
-                              <strong>{f.field}</strong> {f.reason}
-                            </li>
-                          ))}
-                        </ul>
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <Lines lines={report.lines} />
           {write.data ? (
             <Link to="/cohorts" className="btn btn-primary btn-tall justify-self-start">
               To the cohorts

@@ -55,6 +55,43 @@ const editOf = (v: Typed) => ({
     .filter(Boolean),
 });
 
+const number = { className: 'input', inputMode: 'decimal' as const, autoComplete: 'off' };
+
+interface CostsProps {
+  field: (name: 'rootLoss' | 'topLoss' | 'recovery' | 'established' | 'guard') => object;
+  fault: (name: string) => string | undefined;
+}
+
+/** What work takes of the plant, and the rest it asks for. */
+function PlantCosts({ field, fault }: CostsProps) {
+  return (
+    <section className="grid gap-3">
+      <h3 className="text-lg">What it costs the plant</h3>
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-3">
+        <Field label="Takes of the root" hint="%" error={fault('rootLoss')}>
+          <input {...number} {...field('rootLoss')} />
+        </Field>
+        <Field label="Takes of the top" hint="%" error={fault('topLoss')}>
+          <input {...number} {...field('topLoss')} />
+        </Field>
+        <Field label="Rest before the next" hint="growing seasons" error={fault('recovery')}>
+          <input {...number} {...field('recovery')} />
+        </Field>
+        <Field label="Stood undisturbed" hint="growing seasons, empty: need not" error={fault('established')}>
+          <input {...number} {...field('established')} />
+        </Field>
+        <Field
+          label="Coldest night after it"
+          hint={`${unit('temperature')}, empty: any`}
+          error={fault('guard')}
+        >
+          <input {...number} {...field('guard')} />
+        </Field>
+      </div>
+    </section>
+  );
+}
+
 function Editor({ from, copy, basedOn: newest }: Props) {
   // what is kept meanwhile by others is a conflict, not what this was made from
   const [basedOn] = useState(newest);
@@ -73,7 +110,6 @@ function Editor({ from, copy, basedOn: newest }: Props) {
   const fault = (name: string) => faults[`edit.${name}`];
   const library = libraryOperation(like);
   const follows = [...new Set(library.aftercare.map((a) => a.operation))];
-  const number = { className: 'input', inputMode: 'decimal' as const, autoComplete: 'off' };
   return (
     <form className="grid max-w-4xl gap-6" noValidate onSubmit={submit}>
       <header>
@@ -98,34 +134,7 @@ function Editor({ from, copy, basedOn: newest }: Props) {
         )}
         <WindowFields value={v.windows} onChange={(windows) => set({ windows })} faults={faults} />
       </section>
-      <section className="grid gap-3">
-        <h3 className="text-lg">What it costs the plant</h3>
-        <div className="grid grid-cols-2 gap-3 md:grid-cols-3">
-          <Field label="Takes of the root" hint="%" error={fault('rootLoss')}>
-            <input {...number} {...field('rootLoss')} />
-          </Field>
-          <Field label="Takes of the top" hint="%" error={fault('topLoss')}>
-            <input {...number} {...field('topLoss')} />
-          </Field>
-          <Field label="Rest before the next" hint="growing seasons" error={fault('recovery')}>
-            <input {...number} {...field('recovery')} />
-          </Field>
-          <Field
-            label="Stood undisturbed"
-            hint="growing seasons, empty: need not"
-            error={fault('established')}
-          >
-            <input {...number} {...field('established')} />
-          </Field>
-          <Field
-            label="Coldest night after it"
-            hint={`${unit('temperature')}, empty: any`}
-            error={fault('guard')}
-          >
-            <input {...number} {...field('guard')} />
-          </Field>
-        </div>
-      </section>
+      <PlantCosts field={field} fault={fault} />
       <section className="grid gap-3">
         <h3 className="text-lg">What it takes of you</h3>
         <div className="grid grid-cols-2 gap-3 md:grid-cols-3">

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { FormDay } from '../common/form-day';
-import { get, type FieldErrors } from 'react-hook-form';
+import { get, type FieldErrors, type UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { leftOf, newRecord, workOn, type NewRecord } from '@gonimos/contract/records';
 import { operation, type Operation } from '@gonimos/core/operations';
@@ -119,6 +119,28 @@ function faultIn(errors: FieldErrors<Inputs>, path: string): string | undefined 
   const found: unknown = get(errors, path);
   const message = (found as { message?: unknown } | undefined)?.message;
   return typeof message === 'string' ? message : undefined;
+}
+
+/** Minutes, a note, and what is left for next time. */
+function Words({ step, form }: { step: Recordable; form: UseFormReturn<Inputs> }) {
+  const { errors } = form.formState;
+  return (
+    <>
+      <Field label="Minutes" hint={minutesHint(step)} error={errors.minutes?.message}>
+        <input {...NUMBER} {...form.register('minutes')} />
+      </Field>
+      <Field label="Note" error={errors.note?.message}>
+        <textarea className="textarea" rows={2} {...form.register('note')} />
+      </Field>
+      <Field
+        label="Next time"
+        hint="comes back on the card at the next opening"
+        error={errors.nextTime?.message}
+      >
+        <input className="input" autoComplete="off" {...form.register('nextTime')} />
+      </Field>
+    </>
+  );
 }
 
 /** What is seldom told: a touch away, open where something stands in it. */
@@ -266,19 +288,7 @@ export function RecordSheet({ step, today, onClose }: Props) {
         <Losses form={form} pending={step.pending} />
         <More open={look || told.minutes !== '' || told.note !== '' || moreFault}>
           {parts((a) => a.more === true)}
-          <Field label="Minutes" hint={minutesHint(step)} error={errors.minutes?.message}>
-            <input {...NUMBER} {...form.register('minutes')} />
-          </Field>
-          <Field label="Note" error={errors.note?.message}>
-            <textarea className="textarea" rows={2} {...form.register('note')} />
-          </Field>
-          <Field
-            label="Next time"
-            hint="comes back on the card at the next opening"
-            error={errors.nextTime?.message}
-          >
-            <input className="input" autoComplete="off" {...form.register('nextTime')} />
-          </Field>
+          <Words step={step} form={form} />
         </More>
         {step.stepKey && step.about === null && (
           <label className="flex min-h-12 items-center gap-3">

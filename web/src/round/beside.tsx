@@ -16,41 +16,71 @@ const PHASE_WORDS: Record<string, string> = {
   sow: 'sow',
 };
 
+/** What to have at hand for the steps shown. */
+function Ready({ round }: { round: RoundData }) {
+  if (round.ready.length === 0) return null;
+  return (
+    <section>
+      <h2 className="mb-2 text-lg">Have ready</h2>
+      <p className="soft mb-2 text-sm">
+        {round.due.length < round.open
+          ? `for the ${round.due.length} steps shown`
+          : 'for everything open today'}
+      </p>
+      <dl>
+        {round.ready
+          .filter((k) => !k.tool)
+          .map((k) => (
+            <div key={k.what} className="flex justify-between gap-4 py-1">
+              <dt>{k.what}</dt>
+              <dd className="font-bold whitespace-nowrap">
+                {k.amount === null ? 'at hand' : figure(k.amount, k.unit)}
+              </dd>
+            </div>
+          ))}
+      </dl>
+      <p className="mt-2">
+        <span className="soft">Tools:</span>{' '}
+        {round.ready
+          .filter((k) => k.tool)
+          .map((k) => (k.amount !== null && k.amount > 1 ? `${k.amount} × ${k.what}` : k.what))
+          .join(', ')}
+      </p>
+    </section>
+  );
+}
+
+/** Steps whose windows open soon. */
+function Coming({ soon, today }: { soon: RoundData['soon']; today: string }) {
+  return (
+    <section>
+      <h2 className="mb-2 text-lg">Coming</h2>
+      {soon.length === 0 && <p className="soft">Nothing opens in the next three weeks.</p>}
+      <ul className="divide-y divide-base-300">
+        {soon.map((s) => (
+          <li key={s.cohortId + s.key} className="flex justify-between gap-4 py-2">
+            <Link to={`/cohorts/${s.cohortId}`} className="min-w-0">
+              <strong>{s.code}</strong> {s.title}
+              {s.putOff && <span className="soft block text-sm">put off: {s.putOff.reason}</span>}
+            </Link>
+            <span className="soft text-right whitespace-nowrap">
+              {shortDate(s.opens, today)}
+              <span className="block text-sm">{fromNow(s.opens, today)}</span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** What goes with the day's work: kit, containers that fall short, things to watch, what is coming. */
 export function Beside({ round }: { round: RoundData }) {
   const { today } = round;
   return (
     <aside className="grid content-start gap-6 border-base-300 bg-base-100 px-4 py-4 lg:px-5 xl:border-l">
       <Tonight warnings={round.warnings} sheltered={round.sheltered} today={today} />
-      {round.ready.length > 0 && (
-        <section>
-          <h2 className="mb-2 text-lg">Have ready</h2>
-          <p className="soft mb-2 text-sm">
-            {round.due.length < round.open
-              ? `for the ${round.due.length} steps shown`
-              : 'for everything open today'}
-          </p>
-          <dl>
-            {round.ready
-              .filter((k) => !k.tool)
-              .map((k) => (
-                <div key={k.what} className="flex justify-between gap-4 py-1">
-                  <dt>{k.what}</dt>
-                  <dd className="font-bold whitespace-nowrap">
-                    {k.amount === null ? 'at hand' : figure(k.amount, k.unit)}
-                  </dd>
-                </div>
-              ))}
-          </dl>
-          <p className="mt-2">
-            <span className="soft">Tools:</span>{' '}
-            {round.ready
-              .filter((k) => k.tool)
-              .map((k) => (k.amount !== null && k.amount > 1 ? `${k.amount} × ${k.what}` : k.what))
-              .join(', ')}
-          </p>
-        </section>
-      )}
+      <Ready round={round} />
       {round.short.length > 0 && (
         <section className="rounded-box bg-[var(--due)] p-4">
           <h2 className="mb-1 text-lg">Short</h2>
@@ -121,24 +151,7 @@ export function Beside({ round }: { round: RoundData }) {
           ))}
         </ul>
       </section>
-      <section>
-        <h2 className="mb-2 text-lg">Coming</h2>
-        {round.soon.length === 0 && <p className="soft">Nothing opens in the next three weeks.</p>}
-        <ul className="divide-y divide-base-300">
-          {round.soon.map((s) => (
-            <li key={s.cohortId + s.key} className="flex justify-between gap-4 py-2">
-              <Link to={`/cohorts/${s.cohortId}`} className="min-w-0">
-                <strong>{s.code}</strong> {s.title}
-                {s.putOff && <span className="soft block text-sm">put off: {s.putOff.reason}</span>}
-              </Link>
-              <span className="soft text-right whitespace-nowrap">
-                {shortDate(s.opens, today)}
-                <span className="block text-sm">{fromNow(s.opens, today)}</span>
-              </span>
-            </li>
-          ))}
-        </ul>
-      </section>
+      <Coming soon={round.soon} today={today} />
     </aside>
   );
 }

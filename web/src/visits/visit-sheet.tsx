@@ -1,9 +1,10 @@
 import type { FieldError } from 'react-hook-form';
-import { newVisit } from '@gonimos/contract/visits';
+import { newVisit, type VisitOutcome } from '@gonimos/contract/visits';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { taxaByName } from '@gonimos/core/taxa';
 import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
 import { AddPicture } from '../pictures/pictures';
+import { fieldWords } from '../common/api';
 import { useContractForm } from '../common/contract-form';
 import { shortDate } from '../common/dates';
 import { readDraft, useDraft } from '../common/draft';
@@ -66,6 +67,36 @@ function WhatNow({ decision, usual, choose }: WhatNowProps) {
   );
 }
 
+/** What came of it: likely causes, when to look again, a picture, what moved. */
+function Recorded({
+  done,
+  cohort,
+  today,
+  onClose,
+}: Pick<Props, 'cohort' | 'today' | 'onClose'> & { done: VisitOutcome }) {
+  return (
+    <div className="grid gap-5">
+      <Causes causes={done.causes} open />
+      {done.checkOn && (
+        <p>
+          Look again <strong>{shortDate(done.checkOn, today)}</strong>: it comes back on the round.
+        </p>
+      )}
+      <AddPicture cohortId={cohort.cohortId} record={done.recordId} />
+      <Outcome
+        result={{
+          recordId: done.recordId,
+          live: cohort.live,
+          pending: cohort.pending,
+          moved: done.moved,
+        }}
+        today={today}
+        onClose={onClose}
+      />
+    </div>
+  );
+}
+
 /** An unplanned look: what was found, then one decision; the course is planned again around it. */
 export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) {
   const draft = `visit ${cohort.cohortId} ${step?.key ?? ''}`;
@@ -103,31 +134,16 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
   // a sheet of big buttons: what is wrong is said once, above them
   const fault =
     Object.entries(errors)
-      .map(([field, e]) => `${field === 'root' ? '' : `${field} `}${(e as FieldError).message ?? ''}`)
+      .map(
+        ([field, e]) =>
+          `${field === 'root' ? '' : `${fieldWords(field)} `}${(e as FieldError).message ?? ''}`,
+      )
       .join('; ') || visit.error?.message;
   const done = visit.data;
   return (
     <Sheet title="Something found" sub={`${cohort.code}${step ? ` · ${step.title}` : ''}`} onClose={onClose}>
       {done ? (
-        <div className="grid gap-5">
-          <Causes causes={done.causes} open />
-          {done.checkOn && (
-            <p>
-              Look again <strong>{shortDate(done.checkOn, today)}</strong>: it comes back on the round.
-            </p>
-          )}
-          <AddPicture cohortId={cohort.cohortId} record={done.recordId} />
-          <Outcome
-            result={{
-              recordId: done.recordId,
-              live: cohort.live,
-              pending: cohort.pending,
-              moved: done.moved,
-            }}
-            today={today}
-            onClose={onClose}
-          />
-        </div>
+        <Recorded done={done} cohort={cohort} today={today} onClose={onClose} />
       ) : (
         <form className="grid gap-5" onSubmit={send(visit)} noValidate>
           {fault && <Trouble>{fault}</Trouble>}
