@@ -52,7 +52,7 @@ async function tour(): Promise<void> {
   await page.keyboard.press('Escape');
   await page.goto('/year');
   await page.getByRole('tab', { name: 'Windows alone' }).click();
-  await shot(page, 'year', 'Hands');
+  await shot(page, 'year', 'Routine hours');
   await page.goto('/cohorts');
   await page.getByRole('link', { name: 'FM-30' }).click();
   await shot(page, 'cohort', 'Ahead');

@@ -1,5 +1,5 @@
 import { daysBetween, type IsoDate } from '../calendar/index.ts';
-import { isFar, withinADay } from './drift.ts';
+import { driftOf, isFar, within } from './drift.ts';
 import type { Course, PlannedStep, Reason } from './types.ts';
 
 /** A step whose window or state changed between two plans. */
@@ -17,7 +17,7 @@ type Plan = Pick<PlannedStep, 'key' | 'status' | 'opens' | 'closes'>;
 
 /**
  * What moved from one plan to the next and the rule that decided it; steps done since are left out. With `today`, a
- * day's shift of what lies far ahead is left out too: it is no news.
+ * small shift of what lies far ahead is left out too: it is no news.
  */
 export function diffCourse(before: readonly Plan[], after: Course, today?: IsoDate): Moved[] {
   const old = new Map(before.map((s) => [s.key, s]));
@@ -25,7 +25,7 @@ export function diffCourse(before: readonly Plan[], after: Course, today?: IsoDa
     const was = old.get(now.key);
     if (!was || now.status === 'done' || now.status === 'dropped' || was.status === 'done') return [];
     if (was.opens === now.opens && was.closes === now.closes) return [];
-    if (today !== undefined && isFar(was, today) && isFar(now, today) && withinADay(was, now)) return [];
+    if (today !== undefined && isFar(was, today) && within(was, now, driftOf(now, today))) return [];
     return [
       {
         key: now.key,

@@ -3,10 +3,18 @@ import type { PlannedStep } from './types.ts';
 
 /**
  * From so many days ahead a step's window is an estimate that spreads over weeks; a day's weather that shifts it by
- * a day says nothing yet.
+ * so little says nothing yet. The further ahead, the wider it spreads.
  */
-const FAR_DAYS = 60;
-const DRIFT_DAYS = 1;
+const DRIFT = [
+  { ahead: 730, days: 7 },
+  { ahead: 240, days: 3 },
+  { ahead: 60, days: 1 },
+] as const;
+const FAR_DAYS = DRIFT[DRIFT.length - 1].ahead;
+
+/** Days by which a step may shift that opens so far ahead before it is news; 0 where it is near. */
+export const driftOf = (s: Pick<PlannedStep, 'opens'>, today: IsoDate): number =>
+  s.opens === null ? 0 : (DRIFT.find((d) => daysBetween(today, s.opens!) > d.ahead)?.days ?? 0);
 
 /** What is compared of a step to tell whether it has only drifted. */
 export type Drifting = Pick<
@@ -28,36 +36,39 @@ export type Drifting = Pick<
 export const isFar = (s: Pick<PlannedStep, 'status' | 'opens'>, today: IsoDate): boolean =>
   s.status === 'planned' && s.opens !== null && daysBetween(today, s.opens) > FAR_DAYS;
 
-const near = (a: IsoDate | null, b: IsoDate | null): boolean =>
-  a === b || (a !== null && b !== null && Math.abs(daysBetween(a, b)) <= DRIFT_DAYS);
+const near = (a: IsoDate | null, b: IsoDate | null, by: number): boolean =>
+  a === b || (a !== null && b !== null && Math.abs(daysBetween(a, b)) <= by);
 
-/** Whether two windows are the same but for a day. */
-export const withinADay = (
+/** Whether two windows are the same but for so many days. */
+export const within = (
   a: Pick<PlannedStep, 'opens' | 'closes'>,
   b: Pick<PlannedStep, 'opens' | 'closes'>,
-): boolean => near(a.opens, b.opens) && near(a.closes, b.closes);
+  days: number,
+): boolean => near(a.opens, b.opens, days) && near(a.closes, b.closes, days);
 
-const sameWaits = (a: Drifting['waits'], b: Drifting['waits']): boolean =>
-  a.length === b.length &&
-  a.every((w, i) => w.key === b[i].key && Math.abs(w.days - b[i].days) <= DRIFT_DAYS);
+const sameWaits = (a: Drifting['waits'], b: Drifting['waits'], days: number): boolean =>
+  a.length === b.length && a.every((w, i) => w.key === b[i].key && Math.abs(w.days - b[i].days) <= days);
 
 const isOver = (s: Pick<PlannedStep, 'status'>): boolean => s.status === 'done' || s.status === 'dropped';
 
 /**
- * Whether a step is over as it was, or lies far ahead and is what it was but for a day's drift, of its own window and
+ * Whether a step is over as it was, or lies far ahead and is what it was but for its drift, of its own window and
  * of what it waits for; only asked where nothing but the day and its weather has changed.
  */
 export const onlyDrifted = (was: Drifting, now: Drifting, today: IsoDate): boolean =>
   (isOver(was) && was.status === now.status) || driftsFarAhead(was, now, today);
 
-const driftsFarAhead = (was: Drifting, now: Drifting, today: IsoDate): boolean =>
-  isFar(was, today) &&
-  isFar(now, today) &&
-  withinADay(was, now) &&
-  near(was.target, now.target) &&
-  was.title === now.title &&
-  was.chain === now.chain &&
-  was.container === now.container &&
-  was.ready === now.ready &&
-  was.minutes === now.minutes &&
-  sameWaits(was.waits, now.waits);
+function driftsFarAhead(was: Drifting, now: Drifting, today: IsoDate): boolean {
+  if (!isFar(was, today) || !isFar(now, today)) return false;
+  const days = driftOf(now, today);
+  return (
+    within(was, now, days) &&
+    near(was.target, now.target, days) &&
+    was.title === now.title &&
+    was.chain === now.chain &&
+    was.container === now.container &&
+    was.ready === now.ready &&
+    was.minutes === now.minutes &&
+    sameWaits(was.waits, now.waits, days)
+  );
+}
