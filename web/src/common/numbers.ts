@@ -4,7 +4,3 @@ export const typed = (text: string | undefined): number | undefined =>
 
 /** As `typed`, with null for nothing. */
 export const typedOrNull = (text: string | undefined): number | null => typed(text) ?? null;
-
-/** Numbers typed one after another, parted by spaces, lines or semicolons. */
-export const typedList = (text: string | undefined): number[] =>
-  (text ?? '').split(/[\s;]+/).flatMap((t) => typed(t) ?? []);
