@@ -45,6 +45,6 @@ describe('a form checked by the contract', () => {
     const inside = await check({ ...good, details: { potting: { container: '' } } });
     expect(inside.details).to.have.nested.property('potting.container.message', 'is missing');
     const own = await check(good, (v) => ({ ...payload(v), place: '' }));
-    expect(own.root.message).to.equal('place is missing');
+    expect(own.root.message).to.equal('Place is missing');
   });
 });

@@ -8,6 +8,7 @@ import {
   type Resolver,
 } from 'react-hook-form';
 import type { AnyObjectSchema } from 'yup';
+import { fieldWords } from './api';
 import { ANY_ID, faultsIn, showFaults } from './check';
 
 const hasMessage = (fault: unknown): boolean =>
@@ -48,7 +49,7 @@ export function byContract<V extends FieldValues>(
       if (field in typed) found[field] = isGroup(typed[field]) ? fault : { type: 'contract', message };
       // what the contract keeps together may be inputs of their own in the form
       else if (inner.some(([name]) => name in typed)) for (const [name, f] of inner) place(name, f);
-      else homeless.push(`${field} ${message}`);
+      else homeless.push(`${fieldWords(field)} ${message}`);
     };
     for (const [field, fault] of Object.entries(checked.errors)) place(field, fault);
     if (homeless.length > 0) found.root = { type: 'contract', message: homeless.join('; ') };

@@ -1,5 +1,5 @@
 import { Ellipsis, Search, UserRound } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { PlanningLine } from '../course/planning-line';
 import { ClockBar } from '../clock/clock-bar';
@@ -20,7 +20,10 @@ import { DemoCalendar, Me } from './me';
 import { useTheme } from './theme';
 import { WAYS } from './ways';
 
-const Palette = lazy(() => import('./palette').then((m) => ({ default: m.Palette })));
+const loadPalette = () => import('./palette').then((m) => ({ default: m.Palette }));
+const Palette = lazy(loadPalette);
+/** Fetched once the page stands, ms: who types at once after opening it must not lose the first letters. */
+const PALETTE_AFTER = 1500;
 
 /** Ways in the bar of a phone; the others stand behind All. */
 const AT_HAND = WAYS.filter((w) => ['/', '/year', '/cohorts'].includes(w.to));
@@ -147,6 +150,10 @@ export function Frame() {
   const go = useNavigate();
   const today = useToday();
   const close = () => setOpen(null);
+  useEffect(() => {
+    const later = setTimeout(() => void loadPalette(), PALETTE_AFTER);
+    return () => clearTimeout(later);
+  }, []);
   useKeys({ '/': () => setOpen('find'), '?': () => setOpen('keys') });
   useChord('g', Object.fromEntries(WAYS.map((w) => [w.key, () => void go(w.to)])));
   return (
