@@ -6,6 +6,7 @@ import type { Unsent } from './write';
 interface Write<P> {
   mutate: (payload: P, options: { onSuccess: () => void }) => void;
   faults: Record<string, string>;
+  reset: () => void;
 }
 interface Options<V, P extends { id: string }> {
   first: V;
@@ -27,18 +28,24 @@ export function useSheetForm<V extends object, P extends { id: string }>({
   const [v, set] = useState(first);
   const [tried, setTried] = useState(false);
   const now = payload(v);
+  /** What the server had against it was against what stood there before. */
+  const change = (more: Partial<V>) => {
+    if (Object.keys(write.faults).length > 0) write.reset();
+    set((was) => ({ ...was, ...more }));
+  };
   return {
     v,
-    set: (more: Partial<V>) => set((was) => ({ ...was, ...more })),
+    set: change,
     /** value and change of one input */
     field: <K extends keyof V>(name: K) => ({
       value: v[name] as string,
-      onChange: (e: { target: { value: string } }) => set((was) => ({ ...was, [name]: e.target.value })),
+      onChange: (e: { target: { value: string } }) =>
+        change({ [name]: e.target.value } as unknown as Partial<V>),
     }),
     /** value and change of one day */
     day: <K extends keyof V>(name: K) => ({
       value: v[name] as string,
-      onChange: (iso: string) => set((was) => ({ ...was, [name]: iso })),
+      onChange: (iso: string) => change({ [name]: iso } as unknown as Partial<V>),
     }),
     faults: { ...(tried ? faultsOf(schema, now) : {}), ...write.faults },
     submit: (e: FormEvent) => {

@@ -42,17 +42,22 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const all = useMemo(() => [...DEEDS, ...(cohorts ?? []).map(ofCohort)], [cohorts]);
   const items = useMemo(() => narrowed(all, typed).slice(0, MOST), [all, typed]);
   useEffect(() => dialog.current?.showModal(), []);
+  const choose = (found: Found) => {
+    onClose();
+    void go(found.go);
+  };
   const box = useCombobox({
     items,
     isOpen: true,
     defaultHighlightedIndex: 0,
     itemToString: (f) => f?.name ?? '',
     onInputValueChange: ({ inputValue }) => setTyped(inputValue),
-    onSelectedItemChange: ({ selectedItem }) => {
-      if (!selectedItem) return;
-      onClose();
-      void go(selectedItem.go);
-    },
+    onSelectedItemChange: ({ selectedItem }) => selectedItem && choose(selectedItem),
+  });
+  // entered before the list was there: the first of it is meant, as soon as it comes
+  const [entered, setEntered] = useState(false);
+  useEffect(() => {
+    if (entered && items.length > 0) choose(items[0]);
   });
   return (
     <dialog
@@ -66,7 +71,12 @@ export function Palette({ onClose }: { onClose: () => void }) {
         <input
           className="input w-full"
           placeholder="Code, kind, page or deed"
-          {...box.getInputProps({ autoFocus: true })}
+          {...box.getInputProps({
+            autoFocus: true,
+            onKeyDown: (e) =>
+              e.key === 'Enter' && items[box.highlightedIndex] === undefined && setEntered(true),
+            onChange: () => setEntered(false),
+          })}
         />
       </label>
       <ul className="max-h-[60vh] overflow-y-auto pb-2" {...box.getMenuProps()}>
