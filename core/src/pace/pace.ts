@@ -53,10 +53,12 @@ export class Paces {
 
   /**
    * Minutes a plant of a kind for a piece of work: the library's, moved by all sittings of that work, and from there
-   * by those on this kind. Fewer than `LEARNED_FROM` of the work leave the library's.
+   * by those on this kind. Fewer than `LEARNED_FROM` of the work leave the library's; minutes the grower has set stand.
    */
   of(operationId: string, taxonId: string): Pace {
-    const usual = operation(operationId).minutes.value;
+    const { value: usual, basis } = operation(operationId).minutes;
+    // what the grower has set stands
+    if (basis === 'your data') return { minutes: usual, sittings: 0 };
     const all = this.byWork.get(operationId) ?? [];
     const any = all.length > 0 ? meanRate(all) : null;
     if (!any || any.sittings < LEARNED_FROM) return { minutes: usual, sittings: 0 };

@@ -3,8 +3,11 @@ import { CELL_KEYS, cellName, cellsBetween, type CellState } from '@gonimos/core
 import { useWidth } from '../common/use-width';
 import { CellPicture, STATE_WORDS } from './states';
 
-/** Least width of a cell for a thumb, with the gap beside it, px. */
+/** Least width of a cell for a thumb, with the gap beside it, and for a mouse, px. */
 const THUMB = 47;
+const NARROW = 34;
+/** A room narrower than this is that of a phone, px. */
+const ONE_HAND = 480;
 
 interface Props {
   name: string;
@@ -78,10 +81,10 @@ export function CellMap({ name, rows, columns, cells, busy, mark, undo }: Props)
   // of the room, not of the grid: that is narrower once it is turned
   const [room, width] = useWidth<HTMLDivElement>(700);
   // on a narrow screen the tray is turned, so that a thumb meets one cell
-  const turned = columns > rows && width < columns * THUMB;
+  const turned = columns > rows && width < columns * (width < ONE_HAND ? THUMB : NARROW);
   const shownAcross = turned ? rows : columns;
   // a tray too wide even so is moved along under the thumb
-  const wide = width < 700 && width < shownAcross * THUMB;
+  const wide = width < ONE_HAND && width < shownAcross * THUMB;
   const pan = useRef<HTMLDivElement>(null);
   const along = (by: number) => pan.current?.scrollBy({ left: by * width * 0.8, behavior: 'smooth' });
   const chosen = new Set(cellsBetween(from, to, columns));
