@@ -43,8 +43,6 @@ export type AskDone = InferType<typeof askDone>;
 
 /** What doing a step on a day pushes further than waiting would, before it is done. */
 export interface DoneAnswer {
-  /** days by which the end of the course moves; null where one of the two has none */
-  endMoves: number | null;
   change: CourseChange;
 }
 

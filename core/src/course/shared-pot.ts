@@ -44,8 +44,8 @@ export type CommonOpening =
   | { kind: 'none' };
 
 /**
- * When a pot that several share may be opened for all of them at once. Throws nothing: those whose next opening lies
- * more than a year after the first are left out, as they do not want it yet.
+ * When a pot that several share may be opened for all of them at once. Those whose next opening lies more than a year
+ * after the first are left out, as they do not want it yet.
  */
 export function commonOpening(all: readonly Sharing[], today: IsoDate): CommonOpening {
   const wanted = all
@@ -65,5 +65,5 @@ export function commonOpening(all: readonly Sharing[], today: IsoDate): CommonOp
 /** Words for a pot that no day suits all of; dates stand as {YYYY-MM-DD}. Null where one does. */
 export const apartWords = (o: CommonOpening): string | null =>
   o.kind === 'apart'
-    ? `No day suits all in one pot: ${o.first} is opened by {${o.closes}}, ${o.second} not before {${o.opens}}. Give them pots of their own, or choose whose season counts`
+    ? `No day suits all in one pot: ${o.first} is opened by {${o.closes}}, ${o.second} not before {${o.opens}}. Part them, or choose whose season counts`
     : null;

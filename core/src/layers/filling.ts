@@ -119,7 +119,6 @@ export interface LayerDecision extends ExpectedFilling {
   margin: LayerMargin | NeverFills;
   /** last day a double layer may be opened this season; null: none */
   cutOff: Day | null;
-  school: LayerSchool;
 }
 
 export interface LayerQuestion {
@@ -147,7 +146,7 @@ export function decideLayer(book: SeasonBook, q: LayerQuestion): LayerDecision {
   const margin = doubleMargin(book, opening, ease);
   const span = book.span(book.seasonOf(opening));
   const cutOff = doubleCutOff(book, Math.max(span.from + 60, began), span.to, ease);
-  const decided = { ...expected, opening, margin, cutOff, school };
+  const decided = { ...expected, opening, margin, cutOff };
   if (!full && fill.kind === 'never-fills') return { ...decided, verdict: 'never' };
   const passes = margin.kind === 'margin' && margin.p10 >= 0 && school !== 'single';
   const verdict = !passes ? 'single' : full ? 'double' : 'wait';

@@ -99,9 +99,7 @@ export async function doneCost(
   const [facts] = await readyFacts(sql, [cohortId], planning);
   const before = compileFor(facts, planning);
   const steps = { ...facts.steps, [stepKey]: { status: 'done' as const, doneOn: on } };
-  const change = changeOfCourse(before, compileFor({ ...facts, steps }, planning));
-  const { was, now } = change.ends;
-  return { endMoves: was && now ? daysBetween(was, now) : null, change };
+  return { change: changeOfCourse(before, compileFor({ ...facts, steps }, planning)) };
 }
 
 /** Sets a step to a day: inside its window, or against a rule with a reason that is kept. */
