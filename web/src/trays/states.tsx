@@ -1,4 +1,4 @@
-import { CELL_KEYS, CELL_STATES, type CellState } from '@gonimos/core/trays';
+import { CELL_KEYS, type CellState } from '@gonimos/core/trays';
 
 export const STATE_WORDS: Record<CellState, string> = {
   empty: 'empty',
@@ -56,6 +56,9 @@ export function CellPicture({ state }: { state: CellState }) {
   );
 }
 
+/** What is marked most comes first: in one hand only the first few are in sight. */
+const BRUSHES: readonly CellState[] = ['up', 'twin', 'eaten', 'lost', 'potted', 'sown', 'empty'];
+
 /** The states to mark with, each with its key and how many cells stand so. */
 export function Brushes({
   brush,
@@ -68,7 +71,7 @@ export function Brushes({
 }) {
   return (
     <div role="radiogroup" aria-label="Mark cells as" className="flex gap-2 overflow-x-auto sm:flex-wrap">
-      {CELL_STATES.map((s) => (
+      {BRUSHES.map((s) => (
         <button
           key={s}
           type="button"
