@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Planning } from '@gonimos/contract/planning';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
-import { readPlans } from '../src/course/store.ts';
+import { readPlans } from '../src/course/kept.ts';
 import { noteNewDay, workOff } from '../src/planning/due.ts';
 import { compileFor, readyFacts } from '../src/planning/replan.ts';
 import { bench, id, must, seedCohort, workshop, type Bench } from './harness.ts';

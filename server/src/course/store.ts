@@ -1,9 +1,9 @@
-import { createHash, hash } from 'node:crypto';
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
-import { onlyDrifted, type Course, type Drifting, type Moved, type PlannedStep } from '@gonimos/core/course';
+import type { Moved } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 import { asColumns, toColumn } from '../db/names.ts';
+import { writeKept, type Plan } from './kept.ts';
 
 const COLUMNS = {
   key: 's.key',
@@ -33,94 +33,6 @@ const COLUMNS = {
   span: 's.span',
   materials: 's.materials',
 };
-
-/** A step of a plan as far as the next plan has to know it; the digest stands for the rest. */
-export type KeptStep = Drifting & { digest: string };
-
-/** Columns of a kept step, in the order in which they are read. */
-const KEPT = [
-  'key',
-  'title',
-  'status',
-  'chain',
-  'container',
-  'ready',
-  'minutes',
-  'opens',
-  'closes',
-  'target',
-  'waits',
-  'digest',
-] as const satisfies readonly (keyof KeptStep)[];
-
-/** Digests of whole plans as they are kept, by cohort. */
-export async function readDigests(sql: Sql, ids: readonly string[]): Promise<Map<string, string>> {
-  const rows: { id: string; digest: string }[] = await sql('cohort')
-    .whereIn('id', ids)
-    .select({ id: 'id', digest: 'planDigest' });
-  return new Map(rows.map((r) => [r.id, r.digest]));
-}
-
-/** A course put into words for keeping: what is new in it, and a digest of all it says; '' where that was not asked. */
-export interface Written {
-  course: Course;
-  news: readonly StepNews[];
-  digest: string;
-}
-
-/** A step that says something else than is kept of it. */
-interface StepNews {
-  step: PlannedStep;
-  seq: number;
-  digest: string;
-}
-
-const digestOf = (text: string, seq: number): string => hash('sha1', `${seq} ${text}`, 'base64url');
-
-/** Puts a course into words, and whether they are those that are kept; the rings that are shown go with the year. */
-export function inWords(course: Course, today: string): { texts: readonly string[]; digest: string } {
-  const { steps, ...rest } = course;
-  const texts = steps.map((s) => JSON.stringify(s));
-  const all = createHash('sha1').update(`${today.slice(0, 4)} ${JSON.stringify(rest)}`);
-  for (const text of texts) all.update(text);
-  return { texts, digest: all.digest('base64url') };
-}
-
-/** Steps whose words are not those that are kept. */
-export function newsIn(course: Course, texts: readonly string[], kept: readonly KeptStep[]): StepNews[] {
-  const before = new Map(kept.map((s) => [s.key, s.digest]));
-  return course.steps.flatMap((step, seq) => {
-    const digest = digestOf(texts[seq], seq);
-    return before.get(step.key) === digest ? [] : [{ step, seq, digest }];
-  });
-}
-
-/**
- * As `newsIn`, where nothing but the day and its weather has changed: what lies far ahead and has drifted by a day
- * is not even put into words.
- */
-export function newsBesidesDrift(course: Course, kept: readonly KeptStep[], today: string): StepNews[] {
-  const before = new Map(kept.map((s) => [s.key, s]));
-  return course.steps.flatMap((step, seq) => {
-    const was = before.get(step.key);
-    if (was && onlyDrifted(was, step, today)) return [];
-    const digest = digestOf(JSON.stringify(step), seq);
-    return was?.digest === digest ? [] : [{ step, seq, digest }];
-  });
-}
-
-/** The plan last compiled for each of these cohorts. */
-export async function readPlans(sql: Sql, ids: readonly string[]): Promise<Map<string, KeptStep[]>> {
-  // one row a cohort: hundreds of thousands of small rows cost more than they say
-  const { rows } = await sql.raw<{ rows: { id: string; steps: unknown[][] }[] }>(
-    `SELECT cohort_id AS id, json_agg(json_build_array(${KEPT.join(', ')}) ORDER BY seq) AS steps
-     FROM course_step WHERE cohort_id = ANY(?::uuid[]) GROUP BY cohort_id`,
-    [[...ids]],
-  );
-  const named = (values: unknown[]) =>
-    Object.fromEntries(KEPT.map((k, i) => [k, values[i]])) as unknown as KeptStep;
-  return new Map(rows.map((r) => [r.id, r.steps.map(named)]));
-}
 
 /** Plants a step `s` was done on, as far as it is not finished. */
 export const doneInParts = (sql: Sql) =>
@@ -177,12 +89,6 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
   }));
 }
 
-export interface Plan extends Written {
-  cohortId: string;
-  /** the plan before it */
-  kept: readonly KeptStep[];
-}
-
 /** Rings a section draws: all that has grown, and a few seasons ahead. */
 const RINGS_AHEAD = 4;
 
@@ -215,7 +121,7 @@ async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
 /** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
 export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
   const rows = plans.flatMap(({ cohortId, news }) =>
-    news.map(({ step: s, seq, digest }) => ({
+    news.map(({ step: s, seq }) => ({
       cohortId: cohortId,
       key: s.key,
       seq,
@@ -244,7 +150,6 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
       offers: s.offers,
       moved: s.moved,
       missed: s.missed,
-      digest,
     })),
   );
   await dropGone(sql, plans);
@@ -254,6 +159,7 @@ export async function writePlans(sql: Sql, plans: Plan[], today: string): Promis
      ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.map(toColumn).join(', ')}) = (${UPDATED.map((c) => `excluded.${toColumn(c)}`).join(', ')})`,
     [JSON.stringify(rows.map(asColumns))],
   );
+  await writeKept(sql, plans);
   await sql.raw(
     `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, root_bound_on = x.root_bound_on, next_title = x.next_title,
        next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule,
@@ -275,7 +181,6 @@ const UPDATED = [
   'offers',
   'moved',
   'missed',
-  'digest',
   'status',
   'opens',
   'closes',

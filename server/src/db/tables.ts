@@ -97,6 +97,12 @@ export interface ContainerStockRow {
   version: number;
 }
 
+/** What the next plan of a cohort is compared with. */
+export interface PlanKeptRow {
+  cohortId: string;
+  steps: string;
+}
+
 export interface CourseStepRow {
   cohortId: string;
   key: string;
@@ -121,7 +127,6 @@ export interface CourseStepRow {
   waits: PlannedStep['waits'];
   offers: string | null;
   moved: NonNullable<PlannedStep['moved']> | null;
-  digest: string;
   topCut: NonNullable<PlannedStep['topCut']> | null;
   refusal: string | null;
   span: NonNullable<PlannedStep['span']> | null;
@@ -551,6 +556,7 @@ declare module 'knex/types/tables.js' {
     cohort: Table<CohortRow>;
     container_stock: Table<ContainerStockRow>;
     course_step: Table<CourseStepRow>;
+    plan_kept: Table<PlanKeptRow>;
     failed_sign_in: Table<FailedSignInRow>;
     identity: Table<IdentityRow>;
     layer: Table<LayerRow>;

@@ -7,16 +7,8 @@ import { readFacts, type CohortFacts } from '../facts/facts.ts';
 import type { Planning } from '../facts/source.ts';
 import { completeFacts } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
-import {
-  inWords,
-  newsBesidesDrift,
-  newsIn,
-  readDigests,
-  readPlans,
-  writeChanges,
-  writePlans,
-  type Plan,
-} from '../course/store.ts';
+import { inWords, newsBesidesDrift, newsIn, readDigests, readPlans, type Plan } from '../course/kept.ts';
+import { writeChanges, writePlans } from '../course/store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
 export async function readyFacts(sql: Sql, ids: string[], planning: Planning): Promise<CohortFacts[]> {

@@ -10,7 +10,7 @@ import {
   taxon,
   type Taxon,
 } from '@gonimos/core/taxa';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
@@ -77,6 +77,43 @@ const editOf = (v: Typed) => ({
   sown: v.sown || null,
 });
 
+const GRID = 'grid gap-3 sm:grid-cols-2 md:grid-cols-3';
+
+/** How readily each sort of cutting roots; what stands beside them comes as children. */
+function Rooting({
+  roots,
+  onChange,
+  children,
+}: {
+  roots: Typed['roots'];
+  onChange: (roots: Typed['roots']) => void;
+  children: ReactNode;
+}) {
+  return (
+    <section className="grid gap-3">
+      <h3 className="text-lg">How readily it roots</h3>
+      <div className={GRID}>
+        {WOODS.map(([wood, label]) => (
+          <Field key={wood} label={label}>
+            <select
+              className="select"
+              value={roots[wood]}
+              onChange={(e) => onChange({ ...roots, [wood]: e.target.value })}
+            >
+              {choices(EASE).map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          </Field>
+        ))}
+        {children}
+      </div>
+    </section>
+  );
+}
+
 function Editor({ from, copy, basedOn: newest }: Props) {
   // what is kept meanwhile by others is a conflict, not what this was made from
   const [basedOn] = useState(newest);
@@ -121,7 +158,6 @@ function Editor({ from, copy, basedOn: newest }: Props) {
       {words}
     </label>
   );
-  const grid = 'grid gap-3 sm:grid-cols-2 md:grid-cols-3';
   return (
     <form className="grid max-w-4xl gap-6" noValidate onSubmit={submit}>
       <header>
@@ -134,14 +170,14 @@ function Editor({ from, copy, basedOn: newest }: Props) {
         </p>
       </header>
       {save.error && <Trouble>{save.error.message}</Trouble>}
-      <div className={grid}>
+      <div className={GRID}>
         {input('name', 'Name')}
         {input('botanical', 'Botanical name')}
         {input('code', 'Code', 'two letters, used in cohort codes')}
       </div>
       <section className="grid gap-3">
         <h3 className="text-lg">How it grows</h3>
-        <div className={grid}>
+        <div className={GRID}>
           {select('group', 'Growth group', choices(GROWTH_GROUPS))}
           {select('pace', 'Trunk ring in free growth', paces())}
           {select('phenology', 'Spring', choices(PHENOLOGIES))}
@@ -160,7 +196,7 @@ function Editor({ from, copy, basedOn: newest }: Props) {
       </section>
       <section className="grid gap-3">
         <h3 className="text-lg">Seed</h3>
-        <div className={grid}>
+        <div className={GRID}>
           {select('sown', 'Sown', [
             ['', 'when its cold is over: it keeps'],
             ...SOW_TIMES.map((t): Choice => [t, `as it ripens, in ${t}: it does not keep`]),
@@ -172,27 +208,9 @@ function Editor({ from, copy, basedOn: newest }: Props) {
         </div>
         {tick('scarify', 'Hard seed: nicked or steeped first')}
       </section>
-      <section className="grid gap-3">
-        <h3 className="text-lg">How readily it roots</h3>
-        <div className={grid}>
-          {WOODS.map(([wood, label]) => (
-            <Field key={wood} label={label}>
-              <select
-                className="select"
-                value={v.roots[wood]}
-                onChange={(e) => set({ roots: { ...v.roots, [wood]: e.target.value } })}
-              >
-                {choices(EASE).map(([id, words]) => (
-                  <option key={id} value={id}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          ))}
-          {select('layering', 'Layers', choices(EASE))}
-        </div>
-      </section>
+      <Rooting roots={v.roots} onChange={(roots) => set({ roots })}>
+        {select('layering', 'Layers', choices(EASE))}
+      </Rooting>
       <div>
         {caution && <p className="mb-2 font-semibold text-warning">{caution}</p>}
         {input('caution', 'To mind besides', 'said wherever the kind is worked')}

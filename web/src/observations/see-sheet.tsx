@@ -1,6 +1,7 @@
 import { DayInput } from '../common/day-input';
 import { plural } from '@gonimos/core/words';
 import { useState } from 'react';
+import type { ObservationOutcome } from '@gonimos/contract/observations';
 import { OBSERVATIONS, OBSERVATION_KINDS, type ObservationKind } from '@gonimos/core/season';
 import { taxaByName } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
@@ -21,54 +22,12 @@ export function SeeSheet({
   onClose: () => void;
 }) {
   const observe = useObserve();
-  const back = useWithdraw();
   const rows = useRegister().data ?? [];
   const [v, set] = useState({ placeId, kind: '' as ObservationKind | '', taxonId: '', on: today, note: '' });
   const here = new Set(rows.filter((r) => r.placeId === v.placeId && r.growing).map((r) => r.taxonId));
   const kinds = taxaByName().filter((t) => here.has(t.id));
   const done = observe.data;
-  if (done)
-    return (
-      <Sheet title={`${OBSERVATIONS[done.observation.kind].name}, seen`} onClose={onClose}>
-        <div className="grid gap-4" aria-live="polite">
-          <p className="text-lg">
-            {done.cohorts === 0 ? 'No course moved.' : `${plural(done.cohorts, 'course')} moved.`}
-            {done.observation.expected && (
-              <>
-                {' '}
-                The model had expected <strong>{shortDate(done.observation.expected, today)}</strong>; the
-                difference teaches what this kind is like here.
-              </>
-            )}
-          </p>
-          <ul className="divide-y divide-base-300">
-            {done.moved.map((m) => (
-              <li key={m.code + m.title} className="py-2">
-                <strong>{m.code}</strong> {m.title}
-                <span className="soft block text-sm">
-                  opens <s>{m.wasOpens ? shortDate(m.wasOpens, today) : 'no date'}</s> →{' '}
-                  {m.nowOpens ? shortDate(m.nowOpens, today) : 'no date'}
-                </span>
-              </li>
-            ))}
-          </ul>
-          <div className="flex flex-wrap gap-3">
-            <button type="button" className="btn btn-primary btn-tall grow" onClick={onClose}>
-              Back
-            </button>
-            <button
-              type="button"
-              className="btn btn-outline btn-tall"
-              disabled={back.isPending}
-              onClick={() => back.mutate(done.observation.id, { onSuccess: onClose })}
-            >
-              Take it back
-            </button>
-          </div>
-          {back.error && <Trouble>{back.error.message}</Trouble>}
-        </div>
-      </Sheet>
-    );
+  if (done) return <Seen answer={done} today={today} onClose={onClose} />;
   return (
     <Sheet title="I see this today" onClose={onClose}>
       <form
@@ -137,6 +96,60 @@ export function SeeSheet({
           {observe.isPending ? 'Planning again …' : 'Record it'}
         </button>
       </form>
+    </Sheet>
+  );
+}
+
+/** What was seen, and which courses it has moved. */
+function Seen({
+  answer,
+  today,
+  onClose,
+}: {
+  answer: ObservationOutcome;
+  today: string;
+  onClose: () => void;
+}) {
+  const back = useWithdraw();
+  return (
+    <Sheet title={`${OBSERVATIONS[answer.observation.kind].name}, seen`} onClose={onClose}>
+      <div className="grid gap-4" aria-live="polite">
+        <p className="text-lg">
+          {answer.cohorts === 0 ? 'No course moved.' : `${plural(answer.cohorts, 'course')} moved.`}
+          {answer.observation.expected && (
+            <>
+              {' '}
+              The model had expected <strong>{shortDate(answer.observation.expected, today)}</strong>; the
+              difference teaches what this kind is like here.
+            </>
+          )}
+        </p>
+        <ul className="divide-y divide-base-300">
+          {answer.moved.map((m) => (
+            <li key={m.code + m.title} className="py-2">
+              <strong>{m.code}</strong> {m.title}
+              <span className="soft block text-sm">
+                opens <s>{m.wasOpens ? shortDate(m.wasOpens, today) : 'no date'}</s> →{' '}
+                {m.nowOpens ? shortDate(m.nowOpens, today) : 'no date'}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <div className="flex flex-wrap gap-3">
+          <button type="button" className="btn btn-primary btn-tall grow" onClick={onClose}>
+            Back
+          </button>
+          <button
+            type="button"
+            className="btn btn-outline btn-tall"
+            disabled={back.isPending}
+            onClick={() => back.mutate(answer.observation.id, { onSuccess: onClose })}
+          >
+            Take it back
+          </button>
+        </div>
+        {back.error && <Trouble>{back.error.message}</Trouble>}
+      </div>
     </Sheet>
   );
 }

@@ -2,7 +2,7 @@ import { typed } from '../common/numbers';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { askStart, newGoal, type AskStart, type StartAnswer } from '@gonimos/contract/starts';
-import { suits } from '@gonimos/core/programmes';
+import { suits, type Programme } from '@gonimos/core/programmes';
 import { stagesOf, stageWords, type Stage } from '@gonimos/core/starts';
 import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { useAllProgrammes } from '../library/queries';
@@ -85,73 +85,11 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
     value: now[name],
     onChange: (e: { target: { value: string } }) => set({ ...v, [name]: e.target.value }),
   });
-  const plain = { className: 'input', inputMode: 'decimal' as const, autoComplete: 'off' };
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-6 xl:grid-cols-[22rem_minmax(0,1fr)]">
         {data && <Strip a={data} today={today} />}
-        <form className="grid content-start gap-4" onSubmit={(e) => e.preventDefault()}>
-          <div className="grid grid-cols-2 gap-4">
-            <Field label="I want" error={faults.wanted}>
-              <input {...plain} {...field('wanted')} />
-            </Field>
-            <Field label="by the end of" error={faults.byYear}>
-              <input {...plain} {...field('byYear')} />
-            </Field>
-          </div>
-          <Field label="of">
-            <select className="select" {...field('taxonId')}>
-              {taxaByName().map((t) => (
-                <option key={t.id} value={t.id}>
-                  {t.name}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <Field label="that are">
-            <select className="select" {...field('stage')}>
-              {stages.map((s) => (
-                <option key={s} value={s}>
-                  {stageWords(s, chosen.method)}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <Field label="raised as" hint={chosen.summary}>
-            <select className="select" {...field('programmeId')}>
-              {fitting.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <div className="grid grid-cols-2 gap-4">
-            <Field label="Sure in">
-              <select className="select" {...field('confidence')}>
-                {[50, 60, 70, 80, 90, 95, 99].map((c) => (
-                  <option key={c} value={c / 100}>
-                    {c} years of 100
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="At most" hint="started at once" error={faults.most}>
-              <input {...plain} {...field('most')} />
-            </Field>
-            <Field label="Price each" hint="seed or cutting" error={faults['cost.centsEach']}>
-              <input {...plain} {...field('cents')} />
-            </Field>
-            <Field label="An hour costs" error={faults['cost.wage']}>
-              <input {...plain} {...field('wage')} />
-            </Field>
-          </div>
-          <Field label="Place">
-            <select className="select" {...field('placeId')}>
-              <PlaceOptions />
-            </select>
-          </Field>
-        </form>
+        <WantForm chosen={chosen} stages={stages} fitting={fitting} faults={faults} field={field} />
         <section
           aria-label="How many to start"
           aria-live="polite"
@@ -182,6 +120,87 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
       </div>
       <Goals today={today} />
     </>
+  );
+}
+
+/** What is wanted, of which kind, by when, and what it may cost. */
+function WantForm({
+  chosen,
+  stages,
+  fitting,
+  faults,
+  field,
+}: {
+  chosen: Programme;
+  stages: Stage[];
+  fitting: Programme[];
+  faults: Record<string, string>;
+  field: (name: keyof Inputs) => { value: string; onChange: (e: { target: { value: string } }) => void };
+}) {
+  const plain = { className: 'input', inputMode: 'decimal' as const, autoComplete: 'off' };
+  return (
+    <form className="grid content-start gap-4" onSubmit={(e) => e.preventDefault()}>
+      <div className="grid grid-cols-2 gap-4">
+        <Field label="I want" error={faults.wanted}>
+          <input {...plain} {...field('wanted')} />
+        </Field>
+        <Field label="by the end of" error={faults.byYear}>
+          <input {...plain} {...field('byYear')} />
+        </Field>
+      </div>
+      <Field label="of">
+        <select className="select" {...field('taxonId')}>
+          {taxaByName().map((t) => (
+            <option key={t.id} value={t.id}>
+              {t.name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Field label="that are">
+        <select className="select" {...field('stage')}>
+          {stages.map((s) => (
+            <option key={s} value={s}>
+              {stageWords(s, chosen.method)}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Field label="raised as" hint={chosen.summary}>
+        <select className="select" {...field('programmeId')}>
+          {fitting.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <div className="grid grid-cols-2 gap-4">
+        <Field label="Sure in">
+          <select className="select" {...field('confidence')}>
+            {[50, 60, 70, 80, 90, 95, 99].map((c) => (
+              <option key={c} value={c / 100}>
+                {c} years of 100
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="At most" hint="started at once" error={faults.most}>
+          <input {...plain} {...field('most')} />
+        </Field>
+        <Field label="Price each" hint="seed or cutting" error={faults['cost.centsEach']}>
+          <input {...plain} {...field('cents')} />
+        </Field>
+        <Field label="An hour costs" error={faults['cost.wage']}>
+          <input {...plain} {...field('wage')} />
+        </Field>
+      </div>
+      <Field label="Place">
+        <select className="select" {...field('placeId')}>
+          <PlaceOptions />
+        </select>
+      </Field>
+    </form>
   );
 }
 

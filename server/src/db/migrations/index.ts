@@ -15,6 +15,7 @@ import * as missed from './014-missed.ts';
 import * as held from './015-held.ts';
 import * as units from './016-units.ts';
 import * as routine from './017-routine.ts';
+import * as planKept from './018-plan-kept.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -35,4 +36,5 @@ export const MIGRATIONS = [
   { name: '015-held', ...held },
   { name: '016-units', ...units },
   { name: '017-routine', ...routine },
+  { name: '018-plan-kept', ...planKept },
 ];
