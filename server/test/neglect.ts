@@ -198,7 +198,9 @@ export class Neglect {
       // what the season asks for is no part of the next season's course once it was answered
       if (operation(was.operation).lapses || this.ended.has(`${c.id} ${key}`)) continue;
       const now = has.get(key);
-      const answered = now && now.status !== 'planned';
+      // aftercare of a part is done when all of the part was cared for
+      const cared = now?.about != null && now.part >= now.about;
+      const answered = now && (now.status !== 'planned' || cared);
       const moved = now?.status === 'planned' && now.closes! >= today;
       expect(
         Boolean(answered || moved || missed.has(`${c.id} ${key}`)),

@@ -64,7 +64,7 @@ class Planner {
       op,
       fact,
       topWanted,
-      rootLoss: (step.rootLoss ?? op.rootLoss.value) * share,
+      rootLoss: fact.took ?? (step.rootLoss ?? op.rootLoss.value) * share,
       topLoss: Math.min(topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted), this.most),
     };
   }
@@ -306,9 +306,20 @@ class Planner {
     for (const hand of this.hands) {
       if (hand.step.key === until) break;
       if (hand.fact.status === 'dropped') this.drop(hand);
-      else if (hand.fact.status !== 'done') this.withPart(hand, () => this.plan(hand));
+      else if (hand.fact.status !== 'done') {
+        this.withPart(hand, () => this.plan(hand));
+        this.caredFor(hand);
+      }
     }
     return this;
+  }
+
+  /** Aftercare that was done on the whole of its part is over for what follows it: a cover that is on comes off. */
+  private caredFor(hand: StepInHand): void {
+    const { key } = hand.step;
+    const laid = this.ctx.dates.get(key);
+    if (!laid || !hand.fact.partOn || this.parted(hand) === null || this.left(hand) > 0) return;
+    this.ctx.dates.set(key, { ...laid, day: toDay(hand.fact.partOn), done: true });
   }
 
   /**

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { compileCourse, type PlannedStep } from '@gonimos/core/course';
+import { compileCourse, plantOn, type PlannedStep } from '@gonimos/core/course';
 import { OPERATIONS, operation } from '@gonimos/core/operations';
 import { programme, PROGRAMMES, unfold } from '@gonimos/core/programmes';
 import { chosen, QUESTIONS, type Choices, type Question, type QuestionId } from '@gonimos/core/schools';
@@ -226,5 +226,40 @@ describe('aftercare chains', () => {
     expect(step(none, 'cells').ready).to.equal(false);
     expect(step(at({ steps: up }), 'cells').ready).to.equal(true);
     expect(step(at({ nothingUp: true }), 'emergence').ready).to.equal(true);
+  });
+
+  it('a part that was chopped and covered has its cover taken off, though the rest still waits for the chop', () => {
+    const f = facts('carpinus-betulus', programme('seed-broadleaf'), '2027-03-12');
+    const keys = f.programme.steps.map((s) => s.key);
+    const before = Object.fromEntries(
+      [...keys.slice(0, keys.indexOf('chop')), 'half-chop'].map((k) => [k, { status: 'dropped' as const }]),
+    );
+    const half = { status: 'planned' as const, part: 9, partOn: '2033-02-21' };
+    const at = (more: object) =>
+      compileCourse({ ...f, steps: { ...before, chop: half, ...more } }, outside, '2033-03-10').steps;
+    const find = (steps: PlannedStep[], key: string) => steps.find((s) => s.key === `chop.guard-on${key}`)!;
+    expect(find(at({}), '').ready).to.equal(true);
+    expect(find(at({}), '.guard-off').ready).to.equal(false);
+    const covered = at({ 'chop.guard-on': { ...half, partOn: '2033-02-28' } });
+    expect(find(covered, '').ready).to.equal(false);
+    expect(find(covered, '.guard-off').ready).to.equal(true);
+    // of five of the nine the cover is still to be put on
+    expect(find(at({ 'chop.guard-on': { ...half, part: 4 } }), '.guard-off').ready).to.equal(false);
+  });
+
+  it('the share a plan of cuts took is what the plant recovers from', () => {
+    const f = facts('carpinus-betulus', programme('seed-broadleaf'), '2027-03-12');
+    const done = (took?: number) => ({
+      ...f,
+      steps: {
+        ...f.steps,
+        emergence: { status: 'done' as const, doneOn: '2027-05-10' },
+        cells: { status: 'done' as const, doneOn: '2027-06-10' },
+        correct: { status: 'done' as const, doneOn: '2028-03-10', ...(took === undefined ? {} : { took }) },
+      },
+    });
+    const reserve = (took?: number) => plantOn(done(took), outside, '2028-03-12').reserve;
+    expect(reserve(0.05)).to.be.greaterThan(reserve(0.3));
+    expect(reserve(0.3)).to.be.greaterThan(reserve(0.8));
   });
 });
