@@ -10,6 +10,7 @@ import { layerTold } from './layers.ts';
 import { looksKept, looksTold } from './looks.ts';
 import { missedKept } from './missed.ts';
 import { moveKept } from './moves.ts';
+import { rootsTold } from './roots.ts';
 import { emergenceTold } from './seed.ts';
 import { shelterKept } from './shelter.ts';
 import { sizesKept, sizesTold } from './sizes.ts';
@@ -31,6 +32,7 @@ export const toldDetails = body({
   fittings: maybe(fittingsTold),
   pace: maybe(paceTold),
   pot: maybe(potTold),
+  roots: maybe(rootsTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -50,6 +52,7 @@ export const keptDetails = body({
   shelter: maybe(shelterKept),
   pace: maybe(paceKept),
   pot: maybe(potKept),
+  roots: maybe(rootsTold),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

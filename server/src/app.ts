@@ -58,6 +58,7 @@ import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
 import { WATCHES } from './watches.ts';
+import { rootRoutes } from './roots/routes.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
 import { answerFramework, answerProblems, notFound } from './http/problem.ts';
@@ -94,6 +95,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   demoRoutes,
   ledgerRoutes,
   recordRoutes,
+  rootRoutes,
   roundRoutes(WATCHES),
   fileRoutes,
   calcRoutes,

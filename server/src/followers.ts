@@ -6,6 +6,7 @@ import { looksFollower } from './looks/follow.ts';
 import { paceFollower } from './pace/follow.ts';
 import { potsFollower } from './pots/follow.ts';
 import { coverFollower, emergenceFollower } from './seed/follow.ts';
+import { rootsFollower } from './roots/follow.ts';
 import { sizesFollower } from './sizes/follow.ts';
 import { startsFollower } from './starts/follow.ts';
 import { survivalFollower } from './survival/follow.ts';
@@ -17,6 +18,7 @@ import type { Follower } from './write/types.ts';
 export const FOLLOWERS: readonly Follower[] = [
   sizesFollower,
   looksFollower,
+  rootsFollower,
   paceFollower,
   fittingsFollower,
   emergenceFollower,

@@ -88,6 +88,8 @@ export interface StepFact {
   moved?: { to: IsoDate; overrides: RuleName | null; reason: string };
   /** Monday of the week the levelled year gives it */
   week?: IsoDate;
+  /** share of the root that went by the grower's own plan of cuts, 0..1 */
+  took?: number;
   /** found on opening: this share of the loss is taken */
   lighten?: { share: number; found: string; on: IsoDate };
   /** looked at before it was ready: waits again from that day, and for what */

@@ -68,4 +68,5 @@ export function normalShare(z: number): number {
 export const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
 
+export * from './circular.ts';
 export * from './counts.ts';

@@ -379,6 +379,20 @@ export interface RecordRow {
   details: KeptDetails;
 }
 
+export interface RootRecordRow {
+  id: string;
+  cohortId: string;
+  label: string;
+  onDate: string;
+  record: unknown;
+  decided: unknown;
+  note: string;
+  version: number;
+  personId: string | null;
+  withdrawn: boolean;
+  createdAt: Date;
+}
+
 export interface RoutineRow {
   id: string;
   what: RoutineKind;
@@ -575,6 +589,7 @@ declare module 'knex/types/tables.js' {
     programme: Table<ProgrammeRow>;
     protection: Table<ProtectionRow>;
     record: Table<RecordRow>;
+    root_record: Table<RootRecordRow>;
     routine: Table<RoutineRow>;
     seed_event: Table<SeedEventRow>;
     seed_lot: Table<SeedLotRow>;

@@ -186,6 +186,7 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
         doneOn: r.onDate,
         container: r.details.potting?.container ?? null,
         ...(steps[key]?.lighten ? { lighten: steps[key].lighten } : {}),
+        ...((r.details.roots?.took ?? null) === null ? {} : { took: r.details.roots!.took! }),
       };
   }
   return steps;

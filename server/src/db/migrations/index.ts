@@ -16,6 +16,7 @@ import * as held from './015-held.ts';
 import * as units from './016-units.ts';
 import * as routine from './017-routine.ts';
 import * as planKept from './018-plan-kept.ts';
+import * as rootRecords from './019-root-records.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -37,4 +38,5 @@ export const MIGRATIONS = [
   { name: '016-units', ...units },
   { name: '017-routine', ...routine },
   { name: '018-plan-kept', ...planKept },
+  { name: '019-root-records', ...rootRecords },
 ];
