@@ -48,6 +48,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'ledger', ready: 'Alive after', reach: tab('Ledger') },
   { name: 'notes', ready: 'Count emergence', reach: tab('Notes') },
   { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
+  { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', 'Roots'), picture: 'root-bench' },
   { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage'), picture: 'lineage' },
   {
     name: 'start numbers',
@@ -97,6 +98,7 @@ export const SCREENS: readonly Screen[] = [
   },
   { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
+  { name: 'practice', ready: 'That is my plan', reach: at('/library/practice') },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
   { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },

@@ -95,6 +95,8 @@ const decided = body({
   container: containerId().nullable().default(null),
   aside: measure(-1000, 1000, 'mm').default(0),
   behind: measure(-1000, 1000, 'mm').default(0),
+  /** help for bare sides that is given at this sitting, in words, to be looked at next time */
+  remedies: array(text(200).required()).max(12, 'at most 12 lines').default([]),
 });
 
 const drawn = {

@@ -8,7 +8,7 @@ export const POINTS = {
   /** a root on the plane that may stay */
   root: cp(0.7, 'points'),
   /** all the fine root a plant has */
-  fibre: cp(1.2, 'points'),
+  fibre: cp(1.6, 'points'),
   /** off the plane by a fifth of the trunk; grows with the square */
   height: cp(1, 'points'),
   /** ten degrees outside of the school's angle; grows with the square */
@@ -42,7 +42,9 @@ export const POINTS = {
 
 /** Neighbours closer than this stand double, degrees. */
 export const TIGHT = cp(12, '°');
-/** More than this between neighbours counts no further: natural log of the ratio of their strengths. */
+/** Neighbours that differ by less are even enough: natural log of the ratio of their strengths. */
+export const EVEN_ENOUGH = 0.5;
+/** More than this counts no further. */
 export const UNEVEN_MOST = 2.5;
 
 /** Lengths a root is shortened to, in parts of what it has. */

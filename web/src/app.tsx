@@ -45,6 +45,7 @@ const router = createBrowserRouter([
           { index: true, ...page(() => import('./course/course').then((m) => m.CoursePart)) },
           { path: 'ledger', ...page(() => import('./ledger/ledger').then((m) => m.LedgerPart)) },
           { path: 'trays', ...page(() => import('./trays/trays').then((m) => m.TraysPart)) },
+          { path: 'roots', ...page(() => import('./roots/bench').then((m) => m.RootsPart)) },
           { path: 'lineage', ...page(() => import('./lineage/lineage').then((m) => m.LineagePart)) },
           { path: 'notes', ...page(() => import('./screens/notes').then((m) => m.NotesPart)) },
         ],
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
           { path: 'operations', ...page(() => import('./library/operations').then((m) => m.Operations)) },
           { path: 'taxa', ...page(() => import('./library/taxa').then((m) => m.Taxa)) },
           { path: 'schools', ...page(() => import('./library/schools').then((m) => m.Schools)) },
+          { path: 'practice', ...page(() => import('./roots/practice').then((m) => m.RootPractice)) },
           {
             path: 'operations/:id',
             ...page(() => import('./library/edit-operation').then((m) => m.EditOperation)),

@@ -93,10 +93,10 @@ export function standingScore(record: RootRecord, terms: Terms): Score {
 }
 
 /** Points at which a base counts as fifty of a hundred, and how many more make a clear step. Our own scale. */
-const MIDDLE = -1;
-const STEP = 2.6;
-const STRANGLED = 15;
-const CROSSED = 6;
+const MIDDLE = -3;
+const STEP = 3.5;
+const STRANGLED = 5;
+const CROSSED = 2;
 
 /** A score as a number from 0 to 100, for comparing dates; what strangles and crosses is taken off. Our own scale. */
 export const ofHundred = ({ strangling, crossing, points }: Score): number =>

@@ -1,5 +1,6 @@
 export * from './apply.ts';
 export * from './board.ts';
+export * from './care.ts';
 export * from './choices.ts';
 export * from './measures.ts';
 export * from './objective.ts';

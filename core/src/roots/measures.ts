@@ -1,5 +1,5 @@
 import { gapsOf, raoPoint, raoSpacing, rayleigh, resultant, turned } from '../stats/index.ts';
-import { isDownward, rootLength, type Root, type RootRecord } from './record.ts';
+import { isDownward, type Root, type RootRecord } from './record.ts';
 import { ANGLE_BANDS, offBand, type RootAngle } from './schools.ts';
 
 const SECTORS = 12;
@@ -85,7 +85,3 @@ export function measure(record: RootRecord, school: RootAngle): Measures {
         : roots.filter((r) => offBand(r.angle, ANGLE_BANDS[school]) === 0).length / roots.length,
   };
 }
-
-/** Length of all roots, mm: what grew between two looks. */
-export const totalLength = (record: RootRecord): number =>
-  record.roots.reduce((sum, r) => sum + rootLength(r, record.trunk), 0);

@@ -1,4 +1,4 @@
-import { POINTS, TIGHT, UNEVEN_MOST } from '../../data/root-values.ts';
+import { EVEN_ENOUGH, POINTS, TIGHT, UNEVEN_MOST } from '../../data/root-values.ts';
 import type { RootRecord } from './record.ts';
 import { ends, type Arm, type Choice, type Crossing } from './choices.ts';
 
@@ -19,7 +19,8 @@ export function compareScores(a: Score, b: Score): number {
 /** What two neighbours, clockwise from one to the other, come to; a moved root does not pass its neighbour. */
 export function neighbours(from: Arm, to: Arm, gap = to.azimuth - from.azimuth): number {
   if (gap < 0) return -Infinity;
-  const ratio = Math.min(UNEVEN_MOST, Math.abs(Math.log(from.strength / to.strength)));
+  const apart = Math.abs(Math.log(from.strength / to.strength));
+  const ratio = Math.max(0, Math.min(UNEVEN_MOST, apart) - EVEN_ENOUGH);
   return (
     -POINTS.gap.value * (gap / 360) ** 2 -
     (gap < 360 ? POINTS.uneven.value * ratio : 0) -

@@ -1,4 +1,3 @@
-import { percent } from '../words/index.ts';
 import { isDownward, type Root, type RootRecord } from './record.ts';
 import { choicesOf, crossingsOf, ends, type Action, type Choice, type Term, type Terms } from './choices.ts';
 import { applied, ofHundred, regrown, standingScore } from './apply.ts';
@@ -73,33 +72,51 @@ export const rootWords = (r: Root): string =>
 /** Fewer feeders than its thickness lets expect: what is left of the share a root of its size should have. */
 const FEEDS_LITTLE = 0.4;
 
+/** What a wall makes of a root. */
+const WALLS = ['deeper than the pot', 'keeps the trunk from its place', 'folded at the wall'];
+
 /** Why a root goes, is cut short or moved: the first thing that applies. */
-function because(record: RootRecord, choice: Choice, fibre: number, keep: readonly Term[]): string {
+function because(
+  record: RootRecord,
+  all: readonly Choice[],
+  choice: Choice,
+  fibre: number,
+  keep: readonly Term[],
+): string {
   const root = record.roots[choice.root];
   const has = (f: Root['faults'][number]) => root.faults.includes(f);
   if (has('strangling')) return 'lies over others and would strangle them';
   if (has('rotten')) return 'rot: cut back to sound wood, tool wiped';
   if (has('dead')) return 'dead';
   const crossing = crossingsOf(record).find(
-    (x) => (x.one === choice.root || x.other === choice.root) && ends(choice, x, record),
+    (x) =>
+      (x.one === choice.root || x.other === choice.root) &&
+      ends(choice, x, record) &&
+      !ends(all[x.one === choice.root ? x.other : x.one], x, record),
   );
   if (crossing) {
     const other = record.roots[crossing.one === choice.root ? crossing.other : crossing.one];
     return `crosses the ${rootWords(other)}`;
   }
   if (isDownward(root)) return 'goes straight down under the base';
-  const worst = keep.filter((t) => t.points < -0.4).sort((a, b) => a.points - b.points)[0];
-  if (worst) return worst.label;
+  const wall = keep.find((t) => WALLS.includes(t.label));
+  if (wall) return wall.label;
+  if (choice.action === 'shorten') return 'too strong for its neighbours: thick ones shorter than thin ones';
+  if (choice.action === 'split') return 'two roots where there was one';
+  if (choice.action === 'move')
+    return choice.bend === 0 ? 'fills a bare side better there' : 'brought to the angle of the school';
   const twin = record.roots.find(
     (r, i) =>
-      i !== choice.root && !isDownward(r) && Math.abs(((r.azimuth - root.azimuth + 540) % 360) - 180) < 12,
+      i !== choice.root &&
+      all[i].length > 0 &&
+      !isDownward(r) &&
+      Math.abs(((r.azimuth - root.azimuth + 540) % 360) - 180) < 12,
   );
   if (twin) return `stands double with the ${rootWords(twin)}`;
-  const all = record.roots.reduce((sum, r) => sum + r.diameter ** 1.5, 0);
-  if (fibre < (FEEDS_LITTLE * root.diameter ** 1.5) / all) return 'carries little fine root';
-  if (choice.action === 'shorten') return 'too strong for its neighbours: thick ones shorter than thin ones';
-  if (choice.action === 'move') return 'fills a bare side better there';
-  if (choice.action === 'split') return 'two roots where there was one';
+  const whole = record.roots.reduce((sum, r) => sum + r.diameter ** 1.5, 0);
+  if (fibre < (FEEDS_LITTLE * root.diameter ** 1.5) / whole) return 'carries little fine root';
+  const worst = keep.filter((t) => t.points < -0.4).sort((x, y) => x.points - y.points)[0];
+  if (worst) return worst.label;
   return 'better without it, for its neighbours';
 }
 
@@ -160,7 +177,7 @@ function cutsOf(record: RootRecord, terms: Terms, solved: Solved): Cut[] {
       id: root.id,
       action: c.action,
       title: titleOf(root, c),
-      because: because(record, c, gone(plain[c.root]), keep.terms),
+      because: because(record, solved.choices, c, gone(plain[c.root]), keep.terms),
       length: c.length,
       turn: c.turn,
       share: c.cost / 1000,
@@ -182,7 +199,7 @@ function deferredOf(record: RootRecord, terms: Terms, solved: Solved): Deferred[
     if (wish.length >= now.length - 0.5 || wish.action === 'keep') return [];
     const root = record.roots[i];
     const what = { ...wish, cost: 0 };
-    return [{ id: root.id, action: wish.action, note: `${titleOf(root, what)}: left for next time` }];
+    return [{ id: root.id, action: wish.action, note: titleOf(root, what) }];
   });
 }
 
@@ -236,14 +253,17 @@ export function planCuts(record: RootRecord, terms: Terms, limit: number): RootP
   };
 }
 
-/** Limits from nothing to so much, with the score each allows: what more cutting would buy. */
-export const tradeOff = (
-  record: RootRecord,
-  terms: Terms,
-  most: number,
-): { limit: number; points: number; words: string }[] =>
+/** What a limit allows: more cutting buys a better base, until it buys no more. */
+export interface Trade {
+  limit: number;
+  /** of a hundred, after the work */
+  score: number;
+}
+
+/** Limits from nothing to so much, 0..1, with the score each allows. */
+export const tradeOff = (record: RootRecord, terms: Terms, most: number): Trade[] =>
   [0, 0.25, 0.5, 0.75, 1].flatMap((part) => {
     const limit = Math.round(most * part * 100) / 100;
     const solved = solve(record, terms, limit);
-    return solved ? [{ limit, points: solved.score.points, words: percent(limit) }] : [];
+    return solved ? [{ limit, score: ofHundred(solved.score) }] : [];
   });

@@ -50,7 +50,11 @@ function invented(seed: number, level: number): Case {
     };
   });
   const record = { trunk, front: 180, under: null, profile: null, escaped: false, pests: '', roots };
-  return { record, terms: { school: 'flat', ring: 4, room: null }, limit };
+  return {
+    record,
+    terms: { school: 'flat', ring: 4, room: null, only: ['keep', 'shorten', 'remove'] },
+    limit,
+  };
 }
 
 /** What many would do: everything with a fault goes, the worst first, as far as the limit allows. */

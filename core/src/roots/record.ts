@@ -31,9 +31,9 @@ export interface Root {
   /** fine root it carries against the others, any unit; null: as its thickness lets expect */
   fibre: number | null;
   /** beyond the trunk, outward */
-  path: readonly RootPoint[];
-  forks: readonly Fork[];
-  faults: readonly Fault[];
+  path: RootPoint[];
+  forks: Fork[];
+  faults: Fault[];
   note: string;
 }
 
@@ -52,7 +52,7 @@ export interface RootRecord {
   /** roots had grown through the holes */
   escaped: boolean;
   pests: string;
-  roots: readonly Root[];
+  roots: Root[];
 }
 
 /** A place on the plan, mm east and mm north of the trunk's centre. */
@@ -77,9 +77,6 @@ export const lineOf = (root: Root, trunk: number, turn = 0): Spot[] =>
 /** Length of a line, mm. */
 export const lengthOf = (line: readonly Spot[]): number =>
   line.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - line[i].x, p.y - line[i].y), 0);
-
-/** Length of a root from the trunk to its end, mm, as seen from above. */
-export const rootLength = (root: Root, trunk: number): number => lengthOf(lineOf(root, trunk));
 
 /** Place on a line so many mm along it, and the direction it runs there, degrees. */
 export function along(line: readonly Spot[], mm: number): { spot: Spot; azimuth: number } {

@@ -15,13 +15,18 @@ import {
   remediesFor,
   roomIn,
   roomTowards,
+  outFor,
+  rootCuttings,
   sampleFor,
+  topToMatch,
+  tradeOff,
   type Action,
   type Root,
   type RootRecord,
   type Terms,
 } from '../../src/roots/index.ts';
 import { container } from '../../src/containers/index.ts';
+import { taxon } from '../../src/taxa/index.ts';
 
 const TERMS: Terms = { school: 'flat', ring: 5, room: null };
 
@@ -274,6 +279,45 @@ describe('roots: measures, boards, series and practice', () => {
       expect(judge(made, own).differences, 'the solver’s own plan').to.have.length(0);
     }
     expect(() => practiceCase(1, 9)).to.throw(RangeError);
+  });
+
+  it('the top goes with the root: more in leaf and dry air, less dormant; roots lie open shorter in dry air', () => {
+    const maple = { group: 'deciduous-broadleaf', inLeaf: true } as const;
+    expect(topToMatch(0.5, { ...maple, humidity: 40 })).to.equal(0.4);
+    expect(topToMatch(0.5, { ...maple, humidity: 85 })).to.equal(0.25);
+    expect(topToMatch(0.5, { ...maple, inLeaf: false, humidity: 40 })).to.equal(0.2);
+    // an evergreen has its leaves in winter
+    expect(topToMatch(0.5, { group: 'pine', inLeaf: false, humidity: 40 })).to.equal(0.4);
+    expect(topToMatch(0.9, { ...maple, humidity: 40 })).to.equal(0.6);
+    const dry = outFor({ group: 'pine' }, { temperature: 25, humidity: 30 })!;
+    const damp = outFor({ group: 'pine' }, { temperature: 12, humidity: 80 })!;
+    expect(dry.minutes).to.be.below(damp.minutes);
+    expect(outFor({ group: 'swollen-base' }, { temperature: 25, humidity: 30 })).to.equal(null);
+  });
+
+  it('what is cut off gives root cuttings of kinds that come from root, and none of others', () => {
+    const off = [
+      { diameter: 8, length: 130 },
+      { diameter: 2, length: 300 },
+      { diameter: 5, length: 50 },
+    ];
+    const roots = (root: 'easy' | 'hardly') => ({ roots: { ...taxon('acer-campestre').roots, root } });
+    // two pieces of 60 mm out of the one that is thick enough
+    expect(rootCuttings(roots('easy'), off)).to.equal(2);
+    expect(rootCuttings(roots('hardly'), off)).to.equal(0);
+  });
+
+  it('more cutting never buys a worse base', () => {
+    const record = plant(
+      root(0, 9),
+      root(8, 4, { height: 9 }),
+      ...around(3, 90, 200),
+      root(150, 4, { angle: 84 }),
+    );
+    const scores = tradeOff(record, TERMS, 0.8).map((t) => t.score);
+    expect(scores).to.have.length(5);
+    expect(scores).to.deep.equal(scores.toSorted((a, b) => a - b));
+    expect(scores[4]).to.be.greaterThan(scores[0]);
   });
 
   it('a root that runs over itself is seen', () => {

@@ -87,6 +87,13 @@ async function forget(h: Life, steps: readonly PlannedStep[]): Promise<void> {
 }
 
 /** What the growers found and wrote down at a step. */
+/** A dozen looked at: better from one opening to the next. */
+function judged(on: string) {
+  const good = Math.min(8, Math.max(1, Number(on.slice(0, 4)) - 2030));
+  const poor = Math.max(0, Math.round((12 - good) * 0.4));
+  return { A: good, B: 12 - good - poor, C: poor };
+}
+
 function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: number): NewRecord {
   const { rng, spec } = h;
   const op = operation(s.operation);
@@ -116,6 +123,8 @@ function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: n
       ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), heights: [] } }
       : {}),
   };
+  if (spec.careful && op.lane === 'roots' && op.rootLoss.value > 0 && done >= 12)
+    details.roots = { drawnId: null, took: null, left: [], classes: judged(on) };
   // growers are a little too sure of hard work
   if (s.odds !== null) {
     const sure = Math.min(1, Math.round((s.odds - 0.12 + 0.15 * rng.next()) * 20) / 20);

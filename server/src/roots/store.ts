@@ -29,7 +29,7 @@ const query = (sql: Sql) =>
 export const readRootRecords = (sql: Sql, cohortId: string): Promise<RootRecordRow[]> =>
   query(sql)
     .where({ 'r.cohortId': cohortId })
-    .orderBy([{ column: 'r.onDate' }, { column: 'r.createdAt' }]) as unknown as Promise<RootRecordRow[]>;
+    .orderBy([{ column: 'r.onDate' }, { column: 'r.createdAt' }]);
 
 export async function insertRootRecord(sql: Sql, r: NewRootRecord, personId: string | null): Promise<void> {
   await sql('root_record').insert({ id: r.id, cohortId: r.cohortId, personId, ...drawn(r) });

@@ -6,6 +6,7 @@ const PARTS = [
   ['operations', 'Operations'],
   ['taxa', 'Taxa'],
   ['schools', 'Schools'],
+  ['practice', 'Practice'],
 ] as const;
 
 /** What Gonimos knows of the trade, every value with where it comes from. */

@@ -30,6 +30,7 @@ const partsOf = (c: Data): (readonly [string, string])[] => [
   ...(c.trays > 0 || c.method === 'seed'
     ? [['trays', c.method === 'seed' ? 'Sowing' : 'Trays'] as const]
     : []),
+  ...(c.live > 0 ? [['roots', 'Roots'] as const] : []),
   ['lineage', 'Lineage'],
   ['notes', 'Notes'],
 ];
@@ -152,7 +153,7 @@ export function Cohort() {
   const now = steps.find((s) => s.status === 'planned' && s.ready && s.opens! <= (today ?? ''));
   // drawings want the room
   const drawn = useMatch('/cohorts/:id/:part')?.params.part;
-  const whole = drawn !== 'trays' && drawn !== 'lineage';
+  const whole = drawn !== 'trays' && drawn !== 'lineage' && drawn !== 'roots';
   if (!cohort || !today) return <Loading error={error} />;
   const t = taxon(cohort.taxonId);
   const due = cohort.nextOpens !== null && cohort.nextOpens <= today;

@@ -23,6 +23,8 @@ export interface Recordable {
   rootCut: { wanted: number; limit: number; take: number } | null;
   topCut: { wanted: number; take: number } | null;
   nextTime: string;
+  /** filled by a plan of cuts: the drawing, the share of fine root that goes, what is left */
+  roots?: { drawnId: string; took: number; left: readonly string[] };
   /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
   odds: number | null;
 }

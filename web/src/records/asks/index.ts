@@ -6,6 +6,7 @@ import { layer } from './layer';
 import { looks } from './looks';
 import { pot } from './pot';
 import { potting } from './potting';
+import { roots } from './roots';
 import { sizes } from './sizes';
 import { standing } from './standing';
 import { survival } from './survival';
@@ -14,7 +15,18 @@ import { tending } from './tending';
 export type { Ask, Inputs, Recordable };
 
 /** What the sheet can ask, in order. A new subject adds its line. */
-const ASKS: readonly Ask[] = [emergence, layer, tending, survival, potting, pot, sizes, standing, looks];
+const ASKS: readonly Ask[] = [
+  emergence,
+  layer,
+  tending,
+  survival,
+  potting,
+  pot,
+  roots,
+  sizes,
+  standing,
+  looks,
+];
 
 /** What is asked of a step, or of a look between steps. */
 export const asksOf = (op: Operation | null, step: Recordable): Ask[] =>

@@ -1,0 +1,192 @@
+import { expect } from 'chai';
+import type { CDPSession, Page } from 'playwright-core';
+import type { RootBench } from '@gonimos/contract/roots';
+import { here } from './here.ts';
+import { ask, find, sheet } from './page.ts';
+
+const SLATE = { width: 820, height: 1180 };
+
+/** A finger on the screen, counting what it does. */
+async function finger(page: Page) {
+  const cdp: CDPSession = await page.context().newCDPSession(page);
+  await cdp.send('Emulation.setTouchEmulationEnabled', { enabled: true });
+  let actions = 0;
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
+    cdp.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] });
+  return {
+    get actions() {
+      return actions;
+    },
+    async drag(from: { x: number; y: number }, to: { x: number; y: number }) {
+      actions++;
+      await touch('touchStart', from);
+      for (let i = 1; i <= 4; i++)
+        await touch('touchMove', {
+          x: from.x + ((to.x - from.x) * i) / 4,
+          y: from.y + ((to.y - from.y) * i) / 4,
+        });
+      await touch('touchEnd');
+    },
+    async press(name: string) {
+      actions++;
+      await page.getByRole('button', { name, exact: true }).click();
+    },
+    async choose(label: string, value: string) {
+      // the list is opened, and the line is tapped
+      actions += 2;
+      await page.getByLabel(label).selectOption(value);
+    },
+  };
+}
+
+/** Where a point of the drawing lies on the screen: a direction, and a part of the way to the edge. */
+async function onPlan(page: Page) {
+  const plan = page.getByRole('group', { name: /^Roots from above/ });
+  await plan.scrollIntoViewIfNeeded();
+  const box = (await plan.boundingBox())!;
+  return (azimuth: number, part: number) => ({
+    x: box.x + box.width / 2 + Math.sin((azimuth * Math.PI) / 180) * part * (box.width / 2),
+    y: box.y + box.height / 2 - Math.cos((azimuth * Math.PI) / 180) * part * (box.height / 2),
+  });
+}
+
+const rootsOf = (page: Page, id: string) => ask<RootBench>(page, `/cohorts/${id}/roots`);
+
+describe('the root bench', () => {
+  const at = here();
+
+  const bench = async (code: string, viewport?: typeof SLATE) => {
+    const { page } = await at.enter('Grower', viewport);
+    const { id } = await find(page, code);
+    await page.goto(`/cohorts/${id}/roots`);
+    await page.getByRole('group', { name: /^Roots from above/ }).waitFor();
+    return { page, id };
+  };
+
+  it('nine roots by finger with path, thickness and fibre; kept, decided otherwise, recorded, read next time', async () => {
+    const { page, id } = await bench('TC-34', SLATE);
+    const spot = await onPlan(page);
+    const f = await finger(page);
+    const draw = (azimuth: number) => f.drag(spot(azimuth, 0.25), spot(azimuth + 4, 0.6));
+    for (const azimuth of [10, 60, 100, 200]) await draw(azimuth);
+    await f.press('Thin');
+    for (const azimuth of [140, 235, 280]) await draw(azimuth);
+    await f.press('Thick');
+    await draw(320);
+    await f.choose('Fine root of new roots', 'hardly feeds');
+    await draw(345);
+    console.log(`      nine roots in ${f.actions} pointer actions`);
+    expect(f.actions).to.be.at.most(45);
+    await page.getByText('Cuts at this sitting').waitFor();
+    await page.getByLabel('Which plant').fill('the ninth');
+    // typed and drawn things outlive a reload
+    await page.reload();
+    await page.getByText('not kept yet').waitFor();
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    const kept = (await rootsOf(page, id)).records.at(-1)!;
+    expect(kept.label).to.equal('the ninth');
+    const { roots } = kept.record;
+    expect(roots).to.have.length(9);
+    expect(new Set(roots.map((r) => r.diameter)).size).to.equal(3);
+    expect(roots.filter((r) => r.fibre !== null)).to.have.length(1);
+    // the finger's way is the root's: 4° on from where it left the trunk
+    expect(roots[1].azimuth).to.be.closeTo(60, 2);
+    expect(roots[1].path.at(-1)!.azimuth).to.be.closeTo(64, 2);
+
+    // one line decided otherwise, and the rest is solved again
+    const cuts = page.getByRole('region', { name: 'Cuts' });
+    await cuts.getByText('left as they are').click();
+    const first = cuts.getByRole('combobox').last();
+    const name = (await first.getAttribute('aria-label'))!.split(/[ :]/)[1];
+    await first.selectOption('remove');
+    await cuts.getByText(`at the trunk`).first().waitFor();
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    const [decided] = (await rootsOf(page, id)).records.at(-1)!.decided.overruled;
+    expect([decided.root, decided.action]).to.deep.equal([name, 'remove']);
+  });
+
+  it('what the plan takes is recorded with the step, and what was left stands there next time', async () => {
+    const { page, id } = await bench('FM-30');
+    await page.getByText('Cuts at this sitting').waitFor();
+    // less may go than would be good
+    await page.getByRole('slider').fill('15');
+    await page.getByRole('heading', { name: 'Next time' }).waitFor();
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Record the work' }).click();
+    const taken = await sheet(page).getByLabel('Root taken').inputValue();
+    expect(Number(taken)).to.be.within(1, 15);
+    expect(await sheet(page).getByLabel('Left for next time').inputValue()).to.match(/root at \d+°/);
+    await sheet(page).getByRole('button', { name: 'Record', exact: true }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    const now = await rootsOf(page, id);
+    expect(now.left!.lines.length).to.be.greaterThan(0);
+    await page.reload();
+    await page
+      .getByText(/^Left /)
+      .first()
+      .waitFor();
+    const pdf = await page.pdf({ format: 'A4' });
+    expect(pdf.subarray(0, 5).toString()).to.equal('%PDF-');
+  });
+
+  it('by keyboard alone: nine roots placed, turned, thickened, one taken back', async () => {
+    const { page, id } = await bench('TC-34');
+    const before = (await rootsOf(page, id)).records.length;
+    await page.getByRole('group', { name: /^Roots from above/ }).focus();
+    for (let i = 0; i < 9; i++) {
+      await page.keyboard.press(String(1 + (i % 3)));
+      await page.keyboard.press('+');
+      if (i % 2) await page.keyboard.press('ArrowRight');
+      if (i === 4) await page.keyboard.press('f');
+    }
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+y');
+    await page.getByText('Cuts at this sitting').waitFor();
+    await page.getByRole('button', { name: 'Keep the drawing' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    const { records } = await rootsOf(page, id);
+    expect(records.length).to.be.at.least(Math.max(1, before));
+    expect(records.at(-1)!.record.roots.length).to.be.at.least(9);
+  });
+
+  it('dragging among thirty roots keeps the page quick', async () => {
+    const { page } = await bench('CC-32');
+    await page.getByRole('button', { name: 'From a list' }).click();
+    const lines = Array.from(
+      { length: 24 },
+      (_, i) => `${(i * 15 + 7) % 360}, ${2 + (i % 4)}, ${30 + (i % 5) * 4}`,
+    );
+    await sheet(page).getByLabel('Lines').fill(lines.join('\n'));
+    await sheet(page).getByRole('button', { name: 'Add 24 roots' }).click();
+    await page.evaluate(
+      `window.long = []; new PerformanceObserver((l) => window.long.push(...l.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] })`,
+    );
+    const spot = await onPlan(page);
+    const [from, to] = [spot(12, 0.5), spot(70, 0.8)];
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    for (let i = 1; i <= 60; i++)
+      await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
+    const long = await page.evaluate<number[]>('window.long');
+    await page.mouse.up();
+    console.log(
+      `      60 moves among 30 roots: long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,
+    );
+    expect(Math.max(0, ...long)).to.be.below(120);
+  });
+
+  it('practice: a plan of one’s own is judged root by root, and touches no record', async () => {
+    const { page } = await at.enter('Helper');
+    await page.goto('/library/practice');
+    await page.getByRole('button', { name: 'Root a' }).click();
+    await page.getByRole('button', { name: /^(Remove it|Cut underneath)$/ }).click();
+    await page.getByText(/^So far [1-9]/).waitFor();
+    await page.getByRole('button', { name: 'That is my plan' }).click();
+    await page.getByRole('region', { name: 'Beside the best' }).waitFor();
+    const { id } = await find(page, 'FM-35');
+    expect((await rootsOf(page, id)).records).to.have.length(0);
+  });
+});

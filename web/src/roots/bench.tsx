@@ -1,0 +1,247 @@
+import { useMemo, useState, type KeyboardEvent } from 'react';
+import { useOutletContext } from 'react-router';
+import type { Cohort } from '@gonimos/contract/cohorts';
+import type { RootBench } from '@gonimos/contract/roots';
+import { measure, ofHundred, standingScore } from '@gonimos/core/roots';
+import { ringsOf } from '@gonimos/core/trunk';
+import { useCourse } from '../course/queries';
+import { recordable } from '../course/recordable';
+import { Loading } from '../common/loading';
+import { shortDate } from '../common/dates';
+import { useToday } from '../nursery/queries';
+import { RecordSheet } from '../records/record-sheet';
+import { RootCard } from './card';
+import { Care } from './care';
+import { Cuts } from './cuts';
+import { ScoreLine, Since } from './dates';
+import type { Brush } from './drawing';
+import { Help } from './help';
+import { Dates, Keep, PotFields } from './keep';
+import { brushOf, keyed } from './keys';
+import { MeasureTable } from './measures';
+import { PasteSheet } from './paste-sheet';
+import { PlanView } from './plan-view';
+import { useRootBench } from './queries';
+import { RootFields } from './root-fields';
+import { Series } from './series';
+import { SideView } from './side-view';
+import { termsOf } from './terms';
+import { PlantFields, Tools } from './tools';
+import { useDrawing } from './use-drawing';
+import { usePlan } from './use-plan';
+
+/** The flare is so much wider than the trunk above it. Common practice, no source. */
+const FLARE = 1.3;
+
+/** The roots of a cohort or plant: drawn, measured, decided, and what is left remembered. */
+export function RootsPart() {
+  const cohort = useOutletContext<Cohort>();
+  const today = useToday();
+  const { data, error } = useRootBench(cohort.id);
+  if (!data || !today) return <Loading error={error} />;
+  return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
+}
+
+function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; today: string }) {
+  const caliper = ringsOf(cohort.rings).findLast((r) => r.season < Number(today.slice(0, 4)))?.caliper ?? 8;
+  const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
+  const { drawing, act, row } = at;
+  const { record, decided } = drawing;
+  const [brush, setBrush] = useState<Brush>({ thick: 1, fibre: 1 });
+  const [open, setOpen] = useState<'paste' | 'record' | null>(null);
+  const terms = useMemo(() => termsOf(cohort, bench, record, decided), [cohort, bench, record, decided]);
+  const limit = decided.limit ?? bench.limit.share;
+  const { plan, none, stale, trade, poses } = usePlan(record, terms, limit, bench.limit.share);
+  const measures = measure(record, bench.school);
+  const fits = plan !== null && plan.choices.length === record.roots.length;
+  const numbers = new Map(fits ? plan.cuts.map((c, i) => [c.id, i + 1]) : []);
+  const chosen = record.roots.find((r) => r.id === drawing.chosen);
+  const onKey = (e: KeyboardEvent) => {
+    if (e.ctrlKey || e.metaKey) {
+      if (e.key === 'z' || e.key === 'y') {
+        e.preventDefault();
+        act({ do: e.key === 'z' && !e.shiftKey ? 'undo' : 'redo' });
+      }
+      return;
+    }
+    const taken = brushOf(e.key, brush);
+    if (taken) setBrush(taken);
+    const done = keyed(drawing, e.key, e.shiftKey, brush);
+    if (done) act(done);
+    if (taken || done) {
+      e.preventDefault();
+      e.stopPropagation();
+    }
+  };
+  // of each plant as it was last drawn
+  const latest = [...new Map(bench.records.map((r) => [r.label, r])).values()];
+  const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
+  const mine = bench.records.filter((r) => r.label === (row?.label ?? at.label));
+  const before = row && mine[mine.indexOf(row) - 1];
+  return (
+    <div className="grid gap-6">
+      <div className="grid gap-6 print:hidden xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
+        <div className="grid content-start gap-4">
+          <Dates bench={bench} at={at} today={today} onPaste={() => setOpen('paste')} />
+          {bench.left && (
+            <div className="bg-[var(--cold)] px-4 py-3">
+              <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
+            </div>
+          )}
+          <Tools drawing={drawing} brush={brush} setBrush={setBrush} act={act} />
+          <div className="mx-auto w-full max-w-[44rem] bg-base-100">
+            <PlanView
+              record={record}
+              chosen={drawing.chosen}
+              brush={brush}
+              choices={fits ? plan.choices : null}
+              numbers={numbers}
+              measures={measures}
+              room={terms.room}
+              act={act}
+              onKey={onKey}
+            />
+            <SideView record={record} choices={fits ? plan.choices : null} />
+          </div>
+          {/* below the drawing: it must not move under the finger when the first root is there */}
+          {record.roots.length === 0 && (
+            <p className="soft">
+              Draw each root outward from the trunk with a finger, as it lies; take the thickness first. A tap
+              sets a straight one. With keys: <kbd className="kbd">+</kbd> adds, arrows turn and lengthen.
+            </p>
+          )}
+          <Legend />
+        </div>
+        <div className="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1">
+          <Keep
+            cohort={cohort}
+            at={at}
+            today={today}
+            onRecord={bench.step?.ready && row && !at.unkept ? () => setOpen('record') : null}
+          />
+          {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
+          {record.roots.length > 0 && (
+            <>
+              <Cuts
+                record={record}
+                plan={fits ? plan : null}
+                none={none}
+                stale={stale}
+                decided={decided}
+                bears={bench.limit}
+                trade={trade}
+                act={act}
+                onChoose={(id) => act({ do: 'choose', id })}
+              />
+            </>
+          )}
+          <div>
+            <PlantFields drawing={drawing} act={act} />
+            <PotFields at={at} bench={bench} />
+            {fits && <Care cohort={cohort} record={record} plan={plan} />}
+            <Help
+              decided={decided}
+              cohort={cohort}
+              record={record}
+              after={(fits ? plan : null)?.measures.after ?? measures}
+              room={terms.room}
+              poses={poses}
+              act={act}
+            />
+            {before && <Since now={record} before={before} today={today} />}
+          </div>
+        </div>
+        {record.roots.length > 0 && (
+          <div className="grid content-start gap-4 xl:col-start-1">
+            <MeasureTable now={measures} plan={fits ? plan : null} />
+            <ScoreLine rows={mine} terms={terms} />
+          </div>
+        )}
+      </div>
+      {cohort.live > 1 && (
+        <div className="print:hidden">
+          <Series bench={bench} plants={cohort.live} scores={scores} today={today} />
+        </div>
+      )}
+      {fits && (
+        <RootCard
+          cohort={cohort}
+          label={at.label}
+          record={record}
+          plan={plan}
+          numbers={numbers}
+          room={terms.room}
+          today={today}
+        />
+      )}
+      {open === 'paste' && <PasteSheet record={record} act={act} onClose={() => setOpen(null)} />}
+      {open === 'record' && fits && row && (
+        <RecordWork
+          cohort={cohort}
+          stepKey={bench.step!.key}
+          told={{
+            drawnId: row.id,
+            took: plan.share,
+            left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
+          }}
+          today={today}
+          onClose={() => setOpen(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The sheet for the step the roots were drawn for, filled by the plan. */
+function RecordWork({
+  cohort,
+  stepKey,
+  told,
+  today,
+  onClose,
+}: {
+  cohort: Cohort;
+  stepKey: string;
+  told: { drawnId: string; took: number; left: string[] };
+  today: string;
+  onClose: () => void;
+}) {
+  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === stepKey);
+  if (!step) return null;
+  return (
+    <RecordSheet
+      step={{ ...recordable(cohort, step), roots: told, nextTime: '' }}
+      today={today}
+      onClose={onClose}
+    />
+  );
+}
+
+const Legend = () => (
+  <p className="soft flex flex-wrap gap-x-4 text-sm">
+    <span>
+      <span aria-hidden="true" className="mr-1 inline-block h-3 w-5 bg-[var(--bark)]" /> stays
+    </span>
+    <span>
+      <span
+        aria-hidden="true"
+        className="mr-1 inline-block h-3 w-5 border border-accent bg-[repeating-linear-gradient(45deg,var(--due)_0_3px,var(--color-accent)_3px_4px)]"
+      />{' '}
+      goes
+    </span>
+    <span>
+      <span aria-hidden="true" className="mr-1 inline-block h-3 w-5 border-2 border-dashed border-primary" />{' '}
+      moves here
+    </span>
+    <span>
+      <span aria-hidden="true" className="mr-1 inline-block h-3 w-1 bg-accent" /> cut
+    </span>
+    <span>
+      <span
+        aria-hidden="true"
+        className="mr-1 inline-block h-0 w-5 border-t-2 border-dashed border-[var(--bark)] align-middle"
+      />{' '}
+      wall of the pot
+    </span>
+  </p>
+);

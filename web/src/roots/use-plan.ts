@@ -1,0 +1,61 @@
+import { wrap, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { PoseAnswer, RootPlan, RootRecord, Terms, Trade } from '@gonimos/core/roots';
+import type { RootWorker } from '../workers/roots';
+
+/** The worker of the root bench, made when it is first wanted and ended with the page. */
+export function useRootWorker(): () => Remote<RootWorker> {
+  const worker = useRef<{ it: Worker; remote: Remote<RootWorker> } | null>(null);
+  useEffect(
+    () => () => {
+      worker.current?.it.terminate();
+      worker.current = null;
+    },
+    [],
+  );
+  return useCallback(() => {
+    if (!worker.current) {
+      const it = new Worker(new URL('../workers/roots.ts', import.meta.url), { type: 'module' });
+      worker.current = { it, remote: wrap<RootWorker>(it) };
+    }
+    return worker.current.remote;
+  }, []);
+}
+
+/** The plan of cuts for what was last drawn, worked out off the page; `stale` while a newer one is on its way. */
+export function usePlan(record: RootRecord, terms: Terms, limit: number, most: number) {
+  const remote = useRootWorker();
+  const [trade, setTrade] = useState<Trade[]>([]);
+  const [answer, setAnswer] = useState<{ of: string; plan: RootPlan | null } | null>(null);
+  const asked = JSON.stringify({ record, terms, limit });
+  useEffect(() => {
+    let wanted = true;
+    const q = JSON.parse(asked) as { record: RootRecord; terms: Terms; limit: number };
+    // what is overtaken by the next stroke is not begun
+    const soon = setTimeout(() => {
+      void remote()
+        .plan(q.record, q.terms, q.limit)
+        .then(async (plan) => {
+          if (!wanted) return;
+          setAnswer({ of: asked, plan });
+          const all = await remote().trade(q.record, q.terms, most);
+          if (wanted) setTrade(all);
+        });
+    }, 120);
+    return () => {
+      wanted = false;
+      clearTimeout(soon);
+    };
+  }, [asked, remote, most]);
+  const poses = useCallback(
+    (): Promise<PoseAnswer[]> => remote().poses(record, terms, limit),
+    [remote, record, terms, limit],
+  );
+  return {
+    plan: answer?.plan ?? null,
+    none: answer !== null && answer.plan === null,
+    stale: answer?.of !== asked,
+    trade,
+    poses,
+  };
+}
