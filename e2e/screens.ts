@@ -98,7 +98,7 @@ export const SCREENS: readonly Screen[] = [
   },
   { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
-  { name: 'practice', ready: 'That is my plan', reach: at('/library/practice') },
+  { name: 'practice', ready: 'That is my plan', reach: at('/library/practice'), picture: 'practice' },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
   { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },
