@@ -178,6 +178,30 @@ describe('the root bench', () => {
     expect(Math.max(0, ...long)).to.be.below(120);
   });
 
+  it('a picture lies behind the drawing, placed by two taps that draw nothing', async () => {
+    const { page, id } = await bench('HB-33');
+    const before = (await rootsOf(page, id)).records.length;
+    const shot = await page.screenshot();
+    await page.getByRole('link', { name: 'Notes' }).click();
+    await page
+      .locator('input[type=file]')
+      .first()
+      .setInputFiles({ name: 'roots.png', mimeType: 'image/png', buffer: shot });
+    await page.getByText('Picture kept.').waitFor();
+    await page.getByRole('link', { name: 'Roots' }).click();
+    await page.getByLabel('Picture behind the drawing').selectOption({ index: 1 });
+    await page.getByText('Tap the middle of the trunk').waitFor();
+    const wide = async () => Number(await page.locator('svg image').first().getAttribute('width'));
+    const first = await wide();
+    const spot = await onPlan(page);
+    for (const at of [spot(0, 0), spot(90, 0.5)]) await page.mouse.click(at.x, at.y);
+    await page.getByRole('button', { name: 'Place it again' }).waitFor();
+    // half of the way to the edge was the trunk's: 16 mm thick, so the picture shrinks to 16 mm across that
+    expect((await wide()) / first).to.be.below(0.6);
+    expect((await rootsOf(page, id)).records).to.have.length(before);
+    await page.getByText('not kept yet').waitFor({ state: 'detached' });
+  });
+
   it('practice: a plan of one’s own is judged root by root, and touches no record', async () => {
     const { page } = await at.enter('Helper');
     await page.goto('/library/practice');

@@ -59,7 +59,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'seed', ready: 'Long hedge 36', reach: at('/propagation/seed') },
   { name: 'layers', ready: 'one year in ten worse', reach: at('/propagation/layers'), picture: 'layers' },
   { name: 'plan layers', ready: 'Ring 23 mm', reach: press('Plan layers') },
-  { name: 'compare', ready: 'It does not say why', reach: at('/propagation/compare'), picture: 'compare' },
+  { name: 'compare', ready: 'It does not say why', reach: at('/propagation/compare') },
   {
     name: 'cutting check',
     ready: 'only roots count',
@@ -98,7 +98,7 @@ export const SCREENS: readonly Screen[] = [
   },
   { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
-  { name: 'practice', ready: 'That is my plan', reach: at('/library/practice'), picture: 'practice' },
+  { name: 'practice', ready: 'That is my plan', reach: at('/library/practice') },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
   { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },

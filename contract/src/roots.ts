@@ -1,10 +1,11 @@
 import { ACTIONS, crossesItself, FAULTS, lineOf, UNDERS, type Action, type Fault } from '@gonimos/core/roots';
-import type { RootAngle, RootClass, Protocol } from '@gonimos/core/roots';
+import type { Protocol, Root, RootAngle, RootPoint } from '@gonimos/core/roots';
 import { array, boolean, string, type InferType } from 'yup';
 import { body, containerId, count, date, id, measure, noneOf, text, version } from './fields.ts';
 
 /** Most roots that are drawn of one plant. */
 const ROOTS_MOST = 60;
+const POINTS_MOST = 12;
 
 const azimuth = () => measure(0, 360, '°').required('is missing');
 const rootId = () =>
@@ -21,7 +22,7 @@ const root = body({
   fibre: measure(0, 10_000, '').nullable().default(null),
   path: array(body({ azimuth: azimuth(), out: measure(1, 5000, 'mm').required('is missing') }))
     .min(1, 'has no point')
-    .max(12, 'at most 12 points')
+    .max(POINTS_MOST, `at most ${POINTS_MOST} points`)
     .required('is missing'),
   forks: array(
     body({
@@ -38,6 +39,20 @@ const root = body({
     .default([]),
   note: text(200).default(''),
 });
+
+const isNumber = (x: unknown): boolean => typeof x === 'number' && Number.isFinite(x);
+
+/** The roots of what was sent, where all of it can be drawn; the fields tell what is wrong with the rest. */
+function wellTyped(sent: unknown): Root[] {
+  const { trunk, roots } = (sent ?? {}) as { trunk?: unknown; roots?: unknown };
+  if (!isNumber(trunk) || !Array.isArray(roots) || roots.length > ROOTS_MOST) return [];
+  const drawable = (r: Partial<Root> | null) =>
+    isNumber(r?.azimuth) &&
+    Array.isArray(r?.path) &&
+    r.path.length <= POINTS_MOST &&
+    r.path.every((p: Partial<RootPoint> | null) => isNumber(p?.azimuth) && isNumber(p?.out));
+  return (roots as Root[]).every(drawable) ? (roots as Root[]) : [];
+}
 
 /** The roots of one plant as they lie open: at least its trunk, and no root over itself. */
 export const rootRecord = body({
@@ -62,15 +77,17 @@ export const rootRecord = body({
   roots: array(root)
     .max(ROOTS_MOST, `at most ${ROOTS_MOST} roots`)
     .required('is missing')
-    .test('names', 'name one root twice', (rs) => new Set(rs?.map((r) => r.id)).size === (rs?.length ?? 0)),
+    .test('names', 'name one root twice', (rs: unknown) => {
+      const names = Array.isArray(rs) ? rs.map((r: Partial<Root> | null) => r?.id) : [];
+      return new Set(names).size === names.length;
+    }),
 }).test('paths', function (r) {
-  const half = r.trunk / 2;
-  for (const [i, one] of r.roots.entries()) {
+  for (const [i, one] of wellTyped(r).entries()) {
     const path = `${this.path ? `${this.path}.` : ''}roots[${i}].path`;
-    if (one.path.some((p) => p.out <= half))
+    if (one.path.some((p) => p.out <= r.trunk / 2))
       return this.createError({
         path,
-        message: `has a point inside of the trunk, ${half} mm from its middle`,
+        message: `has a point inside of the trunk, ${r.trunk / 2} mm from its middle`,
       });
     if (crossesItself(lineOf(one, r.trunk))) return this.createError({ path, message: 'runs over itself' });
   }
@@ -166,5 +183,3 @@ export interface RootBench {
   container: string | null;
   protocol: Protocol;
 }
-
-export type { RootClass };

@@ -13,11 +13,13 @@ import {
   overrules,
   pastedRoots,
   swung,
+  thickened,
   type Act,
   type Drawing,
 } from '../src/roots/drawing';
 import { brushOf, keyed } from '../src/roots/keys';
 import { across, outline, smooth } from '../src/roots/shapes';
+import { laid, placed } from '../src/roots/trace';
 
 const BRUSH = { thick: 1, fibre: 1 };
 const bench = () => drawingOf({ record: emptyRecord(30), decided: NOTHING_DECIDED });
@@ -95,6 +97,9 @@ describe('drawing roots', () => {
       azimuth: 10,
       out: 16,
     });
+    // a side drawn 6 mm off the middle of a root that runs north
+    expect(thickened(root, { azimuth: 90, out: 6 }).diameter).to.equal(12);
+    expect(thickened(root, { azimuth: 0, out: 40 }).diameter).to.equal(0.5);
     expect(swung(over, 350).path.map((p) => p.azimuth)).to.deep.equal([30, 350]);
   });
 
@@ -153,6 +158,15 @@ describe('drawing roots', () => {
     expect(Object.keys(overrules(d.decided))).to.deep.equal(['b']);
     d = draw(d, { do: 'overrule', id: 'b', to: null });
     expect(overrules(d.decided)).to.deep.equal({});
+  });
+
+  it('a picture is placed by the middle of the trunk and its edge', () => {
+    // 300 mm wide; the trunk's middle was seen 30 mm east, its edge 10 mm from there; the trunk is 40 mm thick
+    const t = placed(laid('x', 0.75, 150), { x: 30, y: 0 }, { x: 30, y: 10 }, 40);
+    expect([t.width, t.middle.x, t.middle.y]).to.deep.equal([600, -60, 0]);
+    // a second time it lies where it should
+    expect(placed(t, { x: 0, y: 0 }, { x: 20, y: 0 }, 40)).to.deep.equal(t);
+    expect(placed(t, { x: 5, y: 5 }, { x: 5, y: 5 }, 40)).to.equal(t);
   });
 
   it('shapes: a smooth line keeps its ends, an outline is as wide as the root, a cut lies across it', () => {

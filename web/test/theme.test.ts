@@ -38,7 +38,7 @@ describe('the two themes', () => {
   });
 
   for (const [name, theme, own] of [
-    ['ash', "name: 'ash'", ':root {'],
+    ['ash', "name: 'ash'", ":root,\n[data-theme='ash'] {"],
     ['kuro', "name: 'kuro'", "[data-theme='kuro'] {"],
   ])
     it(`every ink of ${name} can be read on every ground it stands on (4.5, WCAG 2.2, 1.4.3)`, () => {

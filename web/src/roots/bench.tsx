@@ -1,4 +1,4 @@
-import { useMemo, useState, type KeyboardEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { RootBench } from '@gonimos/contract/roots';
@@ -14,19 +14,16 @@ import { RootCard } from './card';
 import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
-import type { Brush } from './drawing';
 import { Help } from './help';
 import { Dates, Keep, PotFields } from './keep';
-import { brushOf, keyed } from './keys';
 import { MeasureTable } from './measures';
 import { PasteSheet } from './paste-sheet';
-import { PlanView } from './plan-view';
 import { useRootBench } from './queries';
 import { RootFields } from './root-fields';
 import { Series } from './series';
-import { SideView } from './side-view';
+import { Surface } from './surface';
 import { termsOf } from './terms';
-import { PlantFields, Tools } from './tools';
+import { PlantFields } from './tools';
 import { useDrawing } from './use-drawing';
 import { usePlan } from './use-plan';
 
@@ -47,7 +44,6 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
   const { drawing, act, row } = at;
   const { record, decided } = drawing;
-  const [brush, setBrush] = useState<Brush>({ thick: 1, fibre: 1 });
   const [open, setOpen] = useState<'paste' | 'record' | null>(null);
   const terms = useMemo(() => termsOf(cohort, bench, record, decided), [cohort, bench, record, decided]);
   const limit = decided.limit ?? bench.limit.share;
@@ -56,23 +52,6 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const fits = plan !== null && plan.choices.length === record.roots.length;
   const numbers = new Map(fits ? plan.cuts.map((c, i) => [c.id, i + 1]) : []);
   const chosen = record.roots.find((r) => r.id === drawing.chosen);
-  const onKey = (e: KeyboardEvent) => {
-    if (e.ctrlKey || e.metaKey) {
-      if (e.key === 'z' || e.key === 'y') {
-        e.preventDefault();
-        act({ do: e.key === 'z' && !e.shiftKey ? 'undo' : 'redo' });
-      }
-      return;
-    }
-    const taken = brushOf(e.key, brush);
-    if (taken) setBrush(taken);
-    const done = keyed(drawing, e.key, e.shiftKey, brush);
-    if (done) act(done);
-    if (taken || done) {
-      e.preventDefault();
-      e.stopPropagation();
-    }
-  };
   // of each plant as it was last drawn
   const latest = [...new Map(bench.records.map((r) => [r.label, r])).values()];
   const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
@@ -88,29 +67,15 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
               <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
             </div>
           )}
-          <Tools drawing={drawing} brush={brush} setBrush={setBrush} act={act} />
-          <div className="mx-auto w-full max-w-[44rem] bg-base-100">
-            <PlanView
-              record={record}
-              chosen={drawing.chosen}
-              brush={brush}
-              choices={fits ? plan.choices : null}
-              numbers={numbers}
-              measures={measures}
-              room={terms.room}
-              act={act}
-              onKey={onKey}
-            />
-            <SideView record={record} choices={fits ? plan.choices : null} />
-          </div>
-          {/* below the drawing: it must not move under the finger when the first root is there */}
-          {record.roots.length === 0 && (
-            <p className="soft">
-              Draw each root outward from the trunk with a finger, as it lies; take the thickness first. A tap
-              sets a straight one. With keys: <kbd className="kbd">+</kbd> adds, arrows turn and lengthen.
-            </p>
-          )}
-          <Legend />
+          <Surface
+            cohort={cohort}
+            drawing={drawing}
+            plan={fits ? plan : null}
+            numbers={numbers}
+            terms={terms}
+            act={act}
+            today={today}
+          />
         </div>
         <div className="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1">
           <Keep
@@ -121,19 +86,17 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
           />
           {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
           {record.roots.length > 0 && (
-            <>
-              <Cuts
-                record={record}
-                plan={fits ? plan : null}
-                none={none}
-                stale={stale}
-                decided={decided}
-                bears={bench.limit}
-                trade={trade}
-                act={act}
-                onChoose={(id) => act({ do: 'choose', id })}
-              />
-            </>
+            <Cuts
+              record={record}
+              plan={fits ? plan : null}
+              none={none}
+              stale={stale}
+              decided={decided}
+              bears={bench.limit}
+              trade={trade}
+              act={act}
+              onChoose={(id) => act({ do: 'choose', id })}
+            />
           )}
           <div>
             <PlantFields drawing={drawing} act={act} />
@@ -216,32 +179,3 @@ function RecordWork({
     />
   );
 }
-
-const Legend = () => (
-  <p className="soft flex flex-wrap gap-x-4 text-sm">
-    <span>
-      <span aria-hidden="true" className="mr-1 inline-block h-3 w-5 bg-[var(--bark)]" /> stays
-    </span>
-    <span>
-      <span
-        aria-hidden="true"
-        className="mr-1 inline-block h-3 w-5 border border-accent bg-[repeating-linear-gradient(45deg,var(--due)_0_3px,var(--color-accent)_3px_4px)]"
-      />{' '}
-      goes
-    </span>
-    <span>
-      <span aria-hidden="true" className="mr-1 inline-block h-3 w-5 border-2 border-dashed border-primary" />{' '}
-      moves here
-    </span>
-    <span>
-      <span aria-hidden="true" className="mr-1 inline-block h-3 w-1 bg-accent" /> cut
-    </span>
-    <span>
-      <span
-        aria-hidden="true"
-        className="mr-1 inline-block h-0 w-5 border-t-2 border-dashed border-[var(--bark)] align-middle"
-      />{' '}
-      wall of the pot
-    </span>
-  </p>
-);

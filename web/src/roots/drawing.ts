@@ -108,6 +108,12 @@ export function bent(root: Root, what: 'end' | 'bend', to: RootPoint, trunk: num
   return { ...root, path: [...root.path.slice(0, -2), at, end] };
 }
 
+/** A root whose side is drawn away from its middle: twice as thick as that is far. */
+export function thickened(root: Root, to: RootPoint): Root {
+  const off = Math.abs(to.out * Math.sin(((to.azimuth - root.azimuth) * Math.PI) / 180));
+  return { ...root, diameter: Math.max(0.5, tenth(2 * off)) };
+}
+
 /** A root swung around the trunk with its whole path. */
 export const swung = (root: Root, by: number): Root => ({
   ...root,

@@ -85,22 +85,22 @@ export function MeasureTable({ now, plan }: { now: Measures; plan: RootPlan | nu
           </p>
         )}
       </div>
-      <dl className="mt-1">
+      <ul className="mt-1">
         {rows.map(([name, why, is, after]) => (
-          <div key={name} className="border-b border-base-300 py-1">
+          <li key={name} className="border-b border-base-300 py-1">
             <details>
               <summary className="grid min-h-9 cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-baseline gap-3">
-                <dt>{name}</dt>
-                <dd className="text-right">
+                <span>{name}</span>
+                <span className="text-right">
                   <strong>{is}</strong>
                   {after !== '' && after !== is && <span className="text-primary"> → {after}</span>}
-                </dd>
+                </span>
               </summary>
               <p className="soft text-sm">{why}</p>
             </details>
-          </div>
+          </li>
         ))}
-      </dl>
+      </ul>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   along,
   lengthOf,
@@ -7,15 +7,16 @@ import {
   type Choice,
   type Measures,
   type Root,
-  type RootPoint,
   type RootRecord,
   type Room,
   type Spot,
 } from '@gonimos/core/roots';
-import { bent, newRoot, type Act, type Brush } from './drawing';
+import { type Act, type Brush } from './drawing';
 import { Ground, PotLine, reachOf } from './ground';
 import { RootShape } from './root-shape';
-import { wedge } from './shapes';
+import { across, wedge } from './shapes';
+import { useStroke } from './use-stroke';
+import type { Trace } from './trace';
 
 interface Props {
   record: RootRecord;
@@ -28,71 +29,70 @@ interface Props {
   room: Room | null;
   /** drawing is over: only roots can be chosen */
   fixed?: boolean;
+  /** a picture to be traced */
+  trace?: Trace | null;
+  /** the next two taps place the picture, and draw nothing */
+  onPlaced?: ((middle: Spot, edge: Spot) => void) | null;
   act: (a: Act) => void;
   onKey?: (e: KeyboardEvent) => void;
 }
 
-/** A root under the finger: a new one, or the end or bend of one that is there. */
-interface Stroke {
-  what: 'new' | 'end' | 'bend';
+const BARE_FROM = 70;
+
+interface HandlesProps {
   root: Root;
-  from: Spot;
-  moved: boolean;
+  trunk: number;
+  reach: number;
+  tip: Spot;
+  middle: Spot;
+  onTake: (e: PointerEvent, what: 'end' | 'bend' | 'thick') => void;
 }
 
-const BARE_FROM = 70;
-const TAP_MM = 2;
-
-const polar = ({ x, y }: Spot): RootPoint => ({
-  azimuth: ((Math.atan2(x, y) * 180) / Math.PI + 360) % 360,
-  out: Math.hypot(x, y),
-});
+/** What the root in hand is drawn by: its end, its bend, and its side. */
+function Handles({ root, trunk, reach, tip, middle, onTake }: HandlesProps) {
+  const [side] = across(lineOf(root, trunk), Math.min(trunk * 0.4, 12), root.diameter / 2 + reach / 28);
+  const size = reach / 26;
+  const line = { stroke: 'var(--color-info)', strokeWidth: reach / 150, style: { cursor: 'grab' } };
+  const at = (s: Spot) => ({ cx: s.x, cy: -s.y });
+  return (
+    <>
+      <circle
+        {...at(side)}
+        {...line}
+        r={size * 0.6}
+        fill="var(--color-info)"
+        onPointerDown={(e) => onTake(e, 'thick')}
+      />
+      <circle
+        {...at(middle)}
+        {...line}
+        r={size * 0.8}
+        fill="var(--color-base-100)"
+        onPointerDown={(e) => onTake(e, 'bend')}
+      />
+      <circle
+        {...at(tip)}
+        {...line}
+        r={size}
+        fill="var(--color-info)"
+        onPointerDown={(e) => onTake(e, 'end')}
+      />
+    </>
+  );
+}
 
 /** The roots from above, to scale: drawn by hand, and what is to be done with each. */
 export function PlanView(p: Props) {
-  const svg = useRef<SVGSVGElement>(null);
   const hatch = useId();
-  const [stroke, setStroke] = useState<Stroke | null>(null);
   const { record, room, measures, act, fixed } = p;
   const reach = reachOf(record);
-  const spotOf = (e: PointerEvent): Spot => {
-    const box = svg.current!.getBoundingClientRect();
-    const scale = (2 * reach) / Math.min(box.width, box.height);
-    return {
-      x: (e.clientX - box.left - box.width / 2) * scale,
-      y: -(e.clientY - box.top - box.height / 2) * scale,
-    };
-  };
-  const begin = (e: PointerEvent, what: Stroke['what'], root: Root | null) => {
-    if (fixed) return;
-    e.stopPropagation();
-    svg.current!.setPointerCapture(e.pointerId);
-    const from = spotOf(e);
-    setStroke({ what, root: root ?? newRoot(record, polar(from), p.brush), from, moved: false });
-  };
-  const go = (e: PointerEvent) => {
-    if (!stroke) return;
-    const now = spotOf(e);
-    const moved = stroke.moved || Math.hypot(now.x - stroke.from.x, now.y - stroke.from.y) > TAP_MM;
-    const root =
-      stroke.what === 'new'
-        ? { ...stroke.root, path: newRoot(record, polar(now), p.brush).path }
-        : bent(stroke.root, stroke.what, polar(now), record.trunk);
-    setStroke({ ...stroke, root, moved });
-  };
-  const end = () => {
-    if (!stroke) return;
-    if (stroke.what === 'new') act({ do: 'add', root: stroke.root });
-    else if (stroke.moved) act({ do: 'change', root: stroke.root });
-    setStroke(null);
-  };
+  const { svg, stroke, begin, go, end, cancel } = useStroke(p, reach);
   const shown = stroke ? [...record.roots.filter((r) => r.id !== stroke.root.id), stroke.root] : record.roots;
   const inHand = shown.find((r) => r.id === (stroke?.root.id ?? p.chosen));
   const tip = inHand?.path[inHand.path.length - 1];
   const middle =
     inHand && along(lineOf(inHand, record.trunk), 0.5 * lengthOf(lineOf(inHand, record.trunk))).spot;
   const { widest } = measures;
-  const handle = reach / 26;
   return (
     <svg
       ref={svg}
@@ -105,7 +105,7 @@ export function PlanView(p: Props) {
       onPointerDown={(e) => begin(e, 'new', null)}
       onPointerMove={go}
       onPointerUp={end}
-      onPointerCancel={() => setStroke(null)}
+      onPointerCancel={cancel}
     >
       <defs>
         <pattern
@@ -119,7 +119,17 @@ export function PlanView(p: Props) {
           <rect width={reach / 90} height={reach / 40} fill="var(--color-accent)" />
         </pattern>
       </defs>
-      {widest && widest.gap >= BARE_FROM && (
+      {p.trace && (
+        <image
+          href={p.trace.url}
+          x={p.trace.middle.x - p.trace.width / 2}
+          y={-p.trace.middle.y - (p.trace.width * p.trace.ratio) / 2}
+          width={p.trace.width}
+          height={p.trace.width * p.trace.ratio}
+          opacity={0.55}
+        />
+      )}
+      {widest && widest.gap >= BARE_FROM && !p.trace && (
         <path
           d={wedge(widest.middle - widest.gap / 2 + 4, widest.middle + widest.gap / 2 - 4, reach * 0.86)}
           fill="var(--cold)"
@@ -142,6 +152,7 @@ export function PlanView(p: Props) {
           }
           number={stroke?.root.id === root.id ? undefined : p.numbers.get(root.id)}
           onPointerDown={(e) => {
+            if (p.onPlaced) return;
             e.stopPropagation();
             act({ do: 'choose', id: root.id });
           }}
@@ -149,7 +160,7 @@ export function PlanView(p: Props) {
       ))}
       <circle
         r={record.trunk / 2}
-        fill="var(--wood-pale)"
+        fill={p.trace ? 'none' : 'var(--wood-pale)'}
         stroke="var(--wood-line)"
         strokeWidth={reach / 150}
       />
@@ -176,26 +187,14 @@ export function PlanView(p: Props) {
         </text>
       )}
       {inHand && tip && middle && !fixed && (
-        <>
-          <circle
-            cx={middle.x}
-            cy={-middle.y}
-            r={handle * 0.8}
-            fill="var(--color-base-100)"
-            stroke="var(--color-info)"
-            strokeWidth={reach / 150}
-            style={{ cursor: 'grab' }}
-            onPointerDown={(e) => begin(e, 'bend', inHand)}
-          />
-          <circle
-            cx={spotAt(tip).x}
-            cy={-spotAt(tip).y}
-            r={handle}
-            fill="var(--color-info)"
-            style={{ cursor: 'grab' }}
-            onPointerDown={(e) => begin(e, 'end', inHand)}
-          />
-        </>
+        <Handles
+          root={inHand}
+          trunk={record.trunk}
+          reach={reach}
+          tip={spotAt(tip)}
+          middle={middle}
+          onTake={(e, what) => begin(e, what, inHand)}
+        />
       )}
     </svg>
   );

@@ -13,6 +13,26 @@ const FAULT_WORDS: Record<Fault, string> = {
   ugly: 'ugly where it shows',
 };
 
+/** What is wrong with a root. */
+function Faults({ root, act }: { root: Root; act: (a: Act) => void }) {
+  return (
+    <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
+      <legend className="mb-1 font-semibold">What is wrong with it</legend>
+      {FAULTS.map((f) => (
+        <label key={f} className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={root.faults.includes(f)}
+            onChange={(e) => act({ do: 'change', root: withFault(root, f, e.target.checked) })}
+          />
+          {FAULT_WORDS[f]}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
 /** The figures of the root in hand, for exactness. */
 export function RootFields({ root, trunk, act }: { root: Root; trunk: number; act: (a: Act) => void }) {
   const change = (more: Partial<Root>) => act({ do: 'change', root: { ...root, ...more } });
@@ -90,20 +110,7 @@ export function RootFields({ root, trunk, act }: { root: Root; trunk: number; ac
           </select>
         </Field>
       </div>
-      <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
-        <legend className="mb-1 font-semibold">What is wrong with it</legend>
-        {FAULTS.map((f) => (
-          <label key={f} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox"
-              checked={root.faults.includes(f)}
-              onChange={(e) => act({ do: 'change', root: withFault(root, f, e.target.checked) })}
-            />
-            {FAULT_WORDS[f]}
-          </label>
-        ))}
-      </fieldset>
+      <Faults root={root} act={act} />
       <div className="flex flex-wrap gap-2">
         <button
           type="button"
