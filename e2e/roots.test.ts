@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { CDPSession, Page } from 'playwright-core';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { here } from './here.ts';
 import { ask, find, sheet } from './page.ts';
 

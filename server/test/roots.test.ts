@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Outcome } from '@gonimos/contract/outcome';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { bench, id, must, refusal, workshop, type Bench } from './harness.ts';
 
 const root = (name: string, azimuth: number, more: object = {}) => ({

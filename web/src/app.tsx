@@ -1,9 +1,12 @@
+import { lazy, Suspense } from 'react';
 import { createBrowserRouter, isRouteErrorResponse, RouterProvider, useRouteError } from 'react-router';
 import { useSession } from './people/session';
-import { SignIn } from './people/sign-in';
 import { Round } from './round/round';
 import { Loading } from './common/loading';
 import { Frame } from './frame/frame';
+
+// its form is not wanted by whoever is signed in
+const SignIn = lazy(() => import('./people/sign-in').then((m) => ({ default: m.SignIn })));
 
 /** A page of its own file, fetched when it is first opened. */
 const page = (load: () => Promise<React.ComponentType>) => ({
@@ -97,6 +100,11 @@ export function App() {
   const { data: session, error } = useSession();
   if (!session) return <Loading error={error} />;
   if (session.empty) return <RouterProvider key="first visit" router={firstOwner} />;
-  if (!session.person) return <SignIn />;
+  if (!session.person)
+    return (
+      <Suspense fallback={<Loading error={null} />}>
+        <SignIn />
+      </Suspense>
+    );
   return <RouterProvider key="nursery" router={router} />;
 }

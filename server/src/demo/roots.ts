@@ -1,4 +1,4 @@
-import type { NewRootRecord } from '@gonimos/contract/roots';
+import type { NewRootRecord } from '@gonimos/contract/root-records';
 import type { Fault, Root } from '@gonimos/core/roots';
 import { turnTo } from '@gonimos/core/stats';
 import { addRootRecord } from '../roots/service.ts';

@@ -5,7 +5,7 @@ import {
   changeRootRecord as changing,
   newRootRecord,
   withdrawRootRecord as withdrawing,
-} from '@gonimos/contract/roots';
+} from '@gonimos/contract/root-records';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { addRootRecord, changeRootRecord, readRootBench, withdraw } from './service.ts';

@@ -1,4 +1,4 @@
-import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/roots';
+import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/root-records';
 import { container } from '@gonimos/core/containers';
 import { rootAngle } from '@gonimos/core/programmes';
 import { protocolFor } from '@gonimos/core/roots';

@@ -1,4 +1,9 @@
-import type { ChangeRootRecord, ClassedRow, NewRootRecord, RootRecordRow } from '@gonimos/contract/roots';
+import type {
+  ChangeRootRecord,
+  ClassedRow,
+  NewRootRecord,
+  RootRecordRow,
+} from '@gonimos/contract/root-records';
 import type { Sql } from '../db/index.ts';
 import { conflict, notFound } from '../http/problem.ts';
 

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { measure, ofHundred, standingScore } from '@gonimos/core/roots';
 import { ringsOf } from '@gonimos/core/trunk';
 import { useCourse } from '../course/queries';

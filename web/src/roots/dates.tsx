@@ -1,4 +1,4 @@
-import type { RootRecordRow } from '@gonimos/contract/roots';
+import type { RootRecordRow } from '@gonimos/contract/root-records';
 import { lengthOf, lineOf, ofHundred, standingScore, type Terms } from '@gonimos/core/roots';
 import { shortDate } from '../common/dates';
 import { length } from '../common/units';

@@ -1,4 +1,4 @@
-import type { NewRootRecord } from '@gonimos/contract/roots';
+import type { NewRootRecord } from '@gonimos/contract/root-records';
 import { turned } from '@gonimos/core/stats';
 import type { Fault, Overrule, Root, RootPoint, RootRecord } from '@gonimos/core/roots';
 

@@ -1,6 +1,6 @@
 import { Plus, Printer } from 'lucide-react';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';

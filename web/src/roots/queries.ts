@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/roots';
+import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/root-records';
 import { call, get } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 

@@ -1,6 +1,6 @@
 import { plural, percent } from '@gonimos/core/words';
 import { useState } from 'react';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { container } from '@gonimos/core/containers';
 import { CLASSES, classOf, sampleFor } from '@gonimos/core/roots';
 import { shortDate } from '../common/dates';

@@ -1,5 +1,5 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
-import type { RootBench } from '@gonimos/contract/roots';
+import type { RootBench } from '@gonimos/contract/root-records';
 import { container, hasContainer } from '@gonimos/core/containers';
 import { roomIn, type RootRecord, type Terms } from '@gonimos/core/roots';
 import { FREE_RING, taxon } from '@gonimos/core/taxa';

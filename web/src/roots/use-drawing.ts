@@ -1,6 +1,6 @@
 import { hashKey } from '@tanstack/react-query';
 import { useEffect, useReducer, useState } from 'react';
-import type { RootBench, RootRecordRow } from '@gonimos/contract/roots';
+import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { draw, drawingOf, emptyRecord, NOTHING_DECIDED, type Sheet } from './drawing';
 import { dropDraft, readDraft } from '../common/draft';
 
