@@ -71,18 +71,18 @@ export function solveRing(
 }
 
 class Ring {
-  private readonly n: number;
-  private readonly bare: Option[][];
+  readonly n: number;
+  readonly bare: Option[][];
   private readonly full: Option[][];
   /** all options that fill a direction, in order of their roots */
-  private readonly all: Option[] = [];
+  readonly all: Option[] = [];
   /** where the options of each root begin among all */
-  private readonly begins: number[] = [];
+  readonly begins: number[] = [];
   /** points between each two options, the first before the second */
-  private readonly pair: Float64Array;
+  readonly pair: Float64Array;
   /** `after[at][option]`: best points of the roots from `at` on, by feeders left, the circle not closed */
-  private readonly after: Float64Array<ArrayBuffer>[][] = [];
-  private readonly limit: number;
+  readonly after: Float64Array<ArrayBuffer>[][] = [];
+  readonly limit: number;
   private readonly barely: Float64Array<ArrayBuffer>[];
 
   constructor(perRoot: readonly (readonly Choice[])[], limit: number) {
@@ -180,7 +180,8 @@ class Ring {
       .sort((a, b) => b.bound - a.bound);
   }
 
-  private mostClosing(first: number): number {
+  /** The most that closing the circle at this first root can come to. */
+  mostClosing(first: number): number {
     let most = NONE;
     for (let p = this.begins[this.all[first].at]; p < this.all.length; p++)
       most = Math.max(most, this.pair[p * this.all.length + first]);
@@ -189,64 +190,20 @@ class Ring {
 
   /** The best circle that begins with this root, if it is better than `beat`. */
   private closed(first: number, before: Float64Array, beat: number): RingAnswer | null {
-    const { all, begins, limit, n, pair } = this;
-    const most = this.mostClosing(first);
-    const start = all[first];
-    let points = beat;
-    let found: { path: number[]; left: number } | null = null;
-    const seen = new Map<number, number>();
-    // `sum`: points so far; `left`: feeders that may still go; those before the first come last
-    const walk = (at: number, last: number, left: number, sum: number, path: number[]): void => {
-      if (sum + this.after[at][last][left] + most <= points + 1e-9) return;
-      const key = (at * all.length + last) * (limit + 1) + left;
-      if ((seen.get(key) ?? NONE) >= sum) return;
-      seen.set(key, sum);
-      if (at === n) {
-        const whole = sum + pair[last * all.length + first];
-        if (whole > points + 1e-9) {
-          points = whole;
-          found = { path: [...path], left };
-        }
-        return;
-      }
-      const next = this.after[at + 1];
-      const ways: { last: number; left: number; sum: number; mark: number; bound: number }[] = [];
-      this.bare[at].forEach((o, k) => {
-        if (o.cost > left) return;
-        const s = sum + o.value;
-        ways.push({ last, left: left - o.cost, sum: s, mark: -1 - k, bound: s + next[last][left - o.cost] });
-      });
-      for (let o = begins[at]; o < begins[at + 1]; o++) {
-        const rest = left - all[o].cost;
-        if (rest < 0) continue;
-        const s = sum + all[o].value + pair[last * all.length + o];
-        if (s > NONE) ways.push({ last: o, left: rest, sum: s, mark: o, bound: s + next[o][rest] });
-      }
-      ways.sort((a, b) => b.bound - a.bound);
-      for (const w of ways) {
-        path.push(w.mark);
-        walk(at + 1, w.last, w.left, w.sum, path);
-        path.pop();
-      }
-    };
-    // what is spent before the first root is fixed by trying every sum that gains something over a smaller one
+    const start = this.all[first];
+    const search = new Search(this, first, beat);
+    // what is spent before the first root: every sum that gains something over a smaller one
     let gained = NONE;
-    for (let used = 0; used <= limit - start.cost; used++) {
-      if (before[used] <= gained) continue;
-      gained = before[used];
-      walk(start.at + 1, first, limit - start.cost - used, start.value + before[used], [-(used + 1) - 1e6]);
+    let used = 0;
+    for (let spent = 0; spent <= this.limit - start.cost; spent++) {
+      if (before[spent] <= gained) continue;
+      gained = before[spent];
+      const better = search.from(this.limit - start.cost - spent, start.value + before[spent]);
+      if (better) used = spent;
     }
-    if (!found) return null;
-    const { path } = found as { path: number[]; left: number };
-    const used = -path[0] - 1e6 - 1;
-    const choices = [
-      ...this.bareFrom(0, start.at, used),
-      start.choice,
-      ...path
-        .slice(1)
-        .map((mark, i) => (mark >= 0 ? all[mark] : this.bare[start.at + 1 + i][-1 - mark]).choice),
-    ];
-    return { points, choices };
+    if (!search.found) return null;
+    const after = search.found.map((o) => o.choice);
+    return { points: search.points, choices: [...this.bareFrom(0, start.at, used), start.choice, ...after] };
   }
 
   /** The best choices of roots `from` to before `to` that fill no direction, for at most so many feeders. */
@@ -263,5 +220,67 @@ class Ring {
       left -= best.cost;
     }
     return out;
+  }
+}
+
+/** Looks for the best way around the trunk from one first root; what cannot beat the best so far is left off. */
+class Search {
+  points: number;
+  found: Option[] | null = null;
+  private readonly path: Option[] = [];
+  /** the most points with which a state was come to: root, last kept option, feeders left */
+  private readonly seen = new Map<number, number>();
+  private readonly closing: number;
+
+  constructor(
+    private readonly ring: Ring,
+    private readonly first: number,
+    beat: number,
+  ) {
+    this.points = beat;
+    this.closing = ring.mostClosing(first);
+  }
+
+  /** Goes on after the first root with so many feeders left and so many points; whether that was better than all before. */
+  from(left: number, sum: number): boolean {
+    const before = this.points;
+    this.walk(this.ring.all[this.first].at + 1, this.first, left, sum);
+    return this.points > before;
+  }
+
+  private walk(at: number, last: number, left: number, sum: number): void {
+    const { all, after, limit, n, pair } = this.ring;
+    if (sum + after[at][last][left] + this.closing <= this.points + 1e-9) return;
+    const state = (at * all.length + last) * (limit + 1) + left;
+    if ((this.seen.get(state) ?? NONE) >= sum) return;
+    this.seen.set(state, sum);
+    if (at === n) {
+      const whole = sum + pair[last * all.length + this.first];
+      if (whole <= this.points + 1e-9) return;
+      this.points = whole;
+      this.found = [...this.path];
+      return;
+    }
+    for (const way of this.ways(at, last, left, sum)) {
+      this.path.push(way.option);
+      this.walk(at + 1, way.last, left - way.option.cost, way.sum);
+      this.path.pop();
+    }
+  }
+
+  /** What may be done with the next root, the most promising first. */
+  private ways(at: number, last: number, left: number, sum: number) {
+    const { all, after, bare, begins, pair } = this.ring;
+    const next = after[at + 1];
+    const ways: { option: Option; last: number; sum: number; bound: number }[] = [];
+    const add = (option: Option, kept: number, gain: number) => {
+      if (option.cost > left || gain === NONE) return;
+      const now = sum + gain;
+      ways.push({ option, last: kept, sum: now, bound: now + next[kept][left - option.cost] });
+    };
+    for (const o of bare[at]) add(o, last, o.value);
+    for (let o = begins[at]; o < begins[at + 1]; o++)
+      add(all[o], o, all[o].value + pair[last * all.length + o]);
+    return ways.sort((a, b) => b.bound - a.bound);
   }
 }
