@@ -256,7 +256,7 @@ export function planCuts(record: RootRecord, terms: Terms, limit: number): RootP
 /** What a limit allows: more cutting buys a better base, until it buys no more. */
 export interface Trade {
   limit: number;
-  /** of a hundred, after the work */
+  /** of a hundred, with the wounds it makes */
   score: number;
 }
 

@@ -115,8 +115,8 @@ function Limit({
       </label>
       {trade.length > 1 && (
         <p className="soft text-sm">
-          Score after the work by what may go:{' '}
-          {trade.map((t) => `${percent(t.limit)} ${t.score}`).join(' · ')}
+          Worth of 100 by what may go, wounds counted:{' '}
+          {trade.map((t) => `${percent(t.limit)}: ${t.score}`).join(' · ')}
         </p>
       )}
     </div>
