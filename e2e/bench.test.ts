@@ -16,6 +16,14 @@ const goTo = (page: Page, text: string | RegExp) => row(page, text).getByRole('h
 describe('at the bench', () => {
   const at = here();
 
+  it('a desk of 1280 × 800 sees eight open steps of the day without scrolling', async () => {
+    const { page } = await at.enter('Grower');
+    await page.locator('.step-row').nth(9).waitFor();
+    const rows = await page.locator('.step-row').all();
+    const boxes = await Promise.all(rows.map((r) => r.boundingBox()));
+    expect(boxes.filter((b) => b && b.y + b.height <= 800).length).to.be.at.least(8);
+  });
+
   it('the clock runs on over a reload, counts bare roots, and its minutes are recorded', async () => {
     const { page } = await at.enter('Grower');
     await page.clock.install({ time: new Date('2037-03-09T09:00:00') });

@@ -128,7 +128,7 @@ function NothingDue({ round }: { round: RoundData }) {
 }
 
 const GroupHead = ({ group }: { group: Group }) => (
-  <h2 className="mt-3 border-b border-base-300 pb-1 text-[1.05rem]">
+  <h2 className="mt-3 border-b border-base-300 pb-1 text-[1.05rem] lg:mt-1.5 lg:pb-0.5">
     {group.name}
     <span className="soft ml-2.5 font-sans text-[0.94rem] font-normal">{duration(group.minutes)}</span>
   </h2>
