@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { Planning } from '@gonimos/contract/planning';
 import { addDays, daysBetween } from '@gonimos/core/calendar';
-import { readPlans } from '../src/course/kept.ts';
+import { keptSteps, readKept } from '../src/course/kept.ts';
 import { noteNewDay, workOff } from '../src/planning/due.ts';
 import { compileFor, readyFacts } from '../src/planning/replan.ts';
 import { bench, id, must, seedCohort, workshop, type Bench } from './harness.ts';
@@ -93,13 +93,13 @@ describe('planning many courses again', () => {
       await workOff(b.app);
       const planning = await b.app.planning(b.db);
       const facts = await readyFacts(b.db, await b.db('cohort').where('growing', true).pluck('id'), planning);
-      const kept = await readPlans(
+      const kept = await readKept(
         b.db,
         facts.map((f) => f.id),
       );
       for (const f of facts) {
         const fresh = compileFor(f, planning).steps;
-        const own = new Map(kept.get(f.id)!.map((s) => [s.key, s]));
+        const own = new Map(keptSteps(kept.get(f.id)!).map((s) => [s.key, s]));
         expect([...own.keys()]).to.have.members(fresh.map((s) => s.key));
         for (const s of fresh) {
           const k = own.get(s.key)!;

@@ -1,9 +1,8 @@
 import type { CourseStep, PlanChange } from '@gonimos/contract/course';
 import type { Moved } from '@gonimos/core/course';
-import { packRings } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 import { asColumns, toColumn } from '../db/names.ts';
-import { writeKept, type Plan } from './kept.ts';
+import type { Laid } from './lay.ts';
 
 const COLUMNS = {
   key: 's.key',
@@ -89,122 +88,82 @@ export async function readCourse(sql: Sql, cohortId: string): Promise<CourseStep
   }));
 }
 
-/** Rings a section draws: all that has grown, and a few seasons ahead. */
-const RINGS_AHEAD = 4;
+/** Columns of a step, in the order of its row, with what they are. */
+const STEP_COLUMNS = {
+  cohortId: 'uuid',
+  key: 'text',
+  seq: 'int',
+  operation: 'text',
+  title: 'text',
+  lane: 'text',
+  status: 'text',
+  opens: 'date',
+  closes: 'date',
+  opensEarly: 'date',
+  opensLate: 'date',
+  target: 'date',
+  doneOn: 'date',
+  container: 'text',
+  rootCut: 'jsonb',
+  topCut: 'jsonb',
+  ready: 'boolean',
+  minutes: 'double precision',
+  reasons: 'jsonb',
+  chain: 'text',
+  odds: 'double precision',
+  waits: 'jsonb',
+  offers: 'text',
+  moved: 'jsonb',
+  missed: 'jsonb',
+  refusal: 'text',
+  span: 'jsonb',
+  materials: 'jsonb',
+};
+const names = Object.keys(STEP_COLUMNS);
+const told = names.filter((n) => n !== 'cohortId' && n !== 'key');
+const columns = (of: readonly string[], from = ''): string => of.map((n) => from + toColumn(n)).join(', ');
 
-function summary({ cohortId, course, digest }: Plan, today: string) {
-  const next = course.steps
-    .filter((s) => s.status === 'planned' && s.opens !== null)
-    .sort((a, b) => Number(b.ready) - Number(a.ready) || (a.opens! < b.opens! ? -1 : 1))[0];
-  return {
-    id: cohortId,
-    planDigest: digest,
-    rings: packRings(course.rings.filter((r) => r.season <= Number(today.slice(0, 4)) + RINGS_AHEAD)),
-    endsOn: course.endsOn,
-    rootBoundOn: course.rootBoundOn,
-    nextTitle: next?.title ?? null,
-    nextOpens: next?.opens ?? null,
-    nextCloses: next?.closes ?? null,
-    nextRule: next?.reasons.find((r) => r.binding)?.rule ?? null,
-  };
-}
+/** Rows come in the words of the code; their columns are named here. */
+const WRITE_STEPS = `INSERT INTO course_step (${columns(names)})
+  SELECT ${names.map((n) => `x."${n}"`).join(', ')}
+  FROM jsonb_to_recordset(?) AS x(${names.map((n) => `"${n}" ${STEP_COLUMNS[n as keyof typeof STEP_COLUMNS]}`).join(', ')})
+  ON CONFLICT (cohort_id, key) DO UPDATE SET (${columns(told)}) = (${columns(told, 'excluded.')})`;
 
 /** Steps that a changed programme or school has taken out of a course. */
-async function dropGone(sql: Sql, plans: Plan[]): Promise<void> {
-  const gone = plans.flatMap(({ cohortId, kept, course }) => {
-    const now = new Set(course.steps.map((s) => s.key));
-    return kept.filter((s) => !now.has(s.key)).map((s) => [cohortId, s.key]);
-  });
+async function dropGone(sql: Sql, plans: readonly Laid[]): Promise<void> {
+  const gone = plans.flatMap((p) => p.gone.map((key) => [p.cohortId, key]));
   if (gone.length > 0) await sql('course_step').whereIn(['cohortId', 'key'], gone).delete();
 }
 
-/** Keeps plans: in two statements for however many cohorts, and only the steps that say something new. */
-export async function writePlans(sql: Sql, plans: Plan[], today: string): Promise<void> {
-  const rows = plans.flatMap(({ cohortId, news }) =>
-    news.map(({ step: s, seq }) => ({
-      cohortId: cohortId,
-      key: s.key,
-      seq,
-      operation: s.operation,
-      title: s.title,
-      lane: s.lane,
-      status: s.status,
-      opens: s.opens,
-      closes: s.closes,
-      opensEarly: s.opensEarly,
-      opensLate: s.opensLate,
-      target: s.target,
-      doneOn: s.doneOn,
-      container: s.container,
-      rootCut: s.rootCut,
-      topCut: s.topCut,
-      ready: s.ready,
-      minutes: s.minutes,
-      reasons: s.reasons,
-      refusal: s.refusal,
-      span: s.span,
-      materials: s.materials,
-      chain: s.chain,
-      odds: s.odds,
-      waits: s.waits,
-      offers: s.offers,
-      moved: s.moved,
-      missed: s.missed,
-    })),
-  );
-  await dropGone(sql, plans);
+const listOf = (texts: readonly string[]): string => `[${texts.join(',')}]`;
+
+/** Keeps plans: in three statements for however many cohorts, and only the steps that say something new. */
+export async function writePlans(sql: Sql, plans: readonly Laid[]): Promise<void> {
   if (plans.length === 0) return;
+  await dropGone(sql, plans);
+  await sql.raw(WRITE_STEPS, [listOf(plans.flatMap((p) => p.rows))]);
   await sql.raw(
-    `INSERT INTO course_step SELECT * FROM jsonb_populate_recordset(NULL::course_step, ?)
-     ON CONFLICT (cohort_id, key) DO UPDATE SET (${UPDATED.map(toColumn).join(', ')}) = (${UPDATED.map((c) => `excluded.${toColumn(c)}`).join(', ')})`,
-    [JSON.stringify(rows.map(asColumns))],
+    `INSERT INTO plan_kept (cohort_id, steps) SELECT id, steps::text FROM json_to_recordset(?) AS x(id uuid, steps json)
+     ON CONFLICT (cohort_id) DO UPDATE SET steps = excluded.steps`,
+    [listOf(plans.map((p) => `{"id":"${p.cohortId}","steps":${p.kept}}`))],
   );
-  await writeKept(sql, plans);
   await sql.raw(
-    `UPDATE cohort c SET rings = x.rings, ends_on = x.ends_on, root_bound_on = x.root_bound_on, next_title = x.next_title,
-       next_opens = x.next_opens, next_closes = x.next_closes, next_rule = x.next_rule,
-       plan_digest = x.plan_digest
-     FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, ends_on date, root_bound_on date, next_title text,
-       next_opens date, next_closes date, next_rule text, plan_digest text)
+    `UPDATE cohort c SET rings = x.rings, ends_on = x."endsOn", root_bound_on = x."rootBoundOn",
+       next_title = x."nextTitle", next_opens = x."nextOpens", next_closes = x."nextCloses",
+       next_rule = x."nextRule", plan_digest = x."planDigest"
+     FROM jsonb_to_recordset(?) AS x(id uuid, rings jsonb, "endsOn" date, "rootBoundOn" date, "nextTitle" text,
+       "nextOpens" date, "nextCloses" date, "nextRule" text, "planDigest" text)
      WHERE c.id = x.id`,
-    [JSON.stringify(plans.map((p) => asColumns(summary(p, today))))],
+    [listOf(plans.map((p) => p.summary))],
   );
 }
-const UPDATED = [
-  'seq',
-  'operation',
-  'title',
-  'lane',
-  'chain',
-  'odds',
-  'waits',
-  'offers',
-  'moved',
-  'missed',
-  'status',
-  'opens',
-  'closes',
-  'opensEarly',
-  'opensLate',
-  'target',
-  'doneOn',
-  'container',
-  'rootCut',
-  'topCut',
-  'refusal',
-  'span',
-  'materials',
-  'ready',
-  'minutes',
-  'reasons',
-];
 
 /** Keeps what moved and why. */
 export async function writeChanges(
   sql: Sql,
   today: string,
   cause: string,
-  moved: Map<string, Moved[]>,
+  moved: ReadonlyMap<string, readonly Moved[]>,
 ): Promise<void> {
   const rows = [...moved].flatMap(([cohortId, steps]) =>
     steps.map((m) => ({

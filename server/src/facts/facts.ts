@@ -24,6 +24,20 @@ export interface StepMap {
   keys: Record<string, string>;
 }
 
+/** Programmes that were read, by their text: thousands of cohorts follow the same few. */
+const programmes = new Map<string, Programme>();
+const MOST_PROGRAMMES = 500;
+
+function programmeFrom(text: string): Programme {
+  let programme = programmes.get(text);
+  if (!programme) {
+    if (programmes.size >= MOST_PROGRAMMES) programmes.clear();
+    programme = JSON.parse(text) as Programme;
+    programmes.set(text, programme);
+  }
+  return programme;
+}
+
 interface CohortRow {
   id: string;
   code: string;
@@ -266,14 +280,16 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
   const query = sql('cohort as c')
     .join('place as p', 'p.id', 'c.placeId')
     .select(
-      ...['id', 'code', 'taxonId', 'programme', 'stepMaps', 'startedFrom', 'standsAt'].map((x) => `c.${x}`),
+      ...['id', 'code', 'taxonId', 'stepMaps', 'startedFrom', 'standsAt'].map((x) => `c.${x}`),
       ...['firstContainer', 'container', 'splitFrom', 'splitSeq', 'live', 'pending'].map((x) => `c.${x}`),
       ...['c.placeId', 'c.placeSince', 'c.schools', 'p.light', 'c.programmeId', 'c.programmeVersion'],
       'c.taxonMaybe',
+      sql.raw('c.programme::text AS programme'),
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);
-  const cohorts = (await query) as CohortRow[];
+  const rows = (await query) as (Omit<CohortRow, 'programme'> & { programme: string })[];
+  const cohorts: CohortRow[] = rows.map((r) => ({ ...r, programme: programmeFrom(r.programme) }));
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
   return cohorts.map((c) => factsOf(c, records.get(c.id) ?? []));

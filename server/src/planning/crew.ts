@@ -6,6 +6,12 @@ const TURN_MS = 700;
 /** Threads nobody needed for so long are let go, ms. */
 const IDLE_MS = 60_000;
 
+/** What a thread is asked for: to plan for a while, from one end of the places or the other. */
+export interface Turn {
+  forMs: number;
+  backwards: boolean;
+}
+
 /** Threads that plan courses beside the one that answers. */
 export interface Crew {
   /** plans what is due until none is left, it is paused, or `ended` says so */
@@ -26,12 +32,13 @@ export function openCrew(url: string): Crew {
     idleTimeout: IDLE_MS,
   });
   /** One thread of the crew, turn after turn; the first that finds nothing left is the sign for none. */
-  const member = async (ended: () => boolean): Promise<void> => {
-    while (!ended()) if (!(await (pool.run(TURN_MS) as Promise<boolean>))) return;
+  const member = async (turn: Turn, ended: () => boolean): Promise<void> => {
+    while (!ended()) if (!(await (pool.run(turn) as Promise<boolean>))) return;
   };
+  const turns = Array.from({ length: threads }, (_, i): Turn => ({ forMs: TURN_MS, backwards: i % 2 === 1 }));
   return {
     workOff: async (ended) => {
-      await Promise.all(Array.from({ length: threads }, () => member(ended)));
+      await Promise.all(turns.map((turn) => member(turn, ended)));
     },
     close: () => pool.destroy(),
   };

@@ -6,7 +6,7 @@ import type { House, Planner, Touched } from '../write/types.ts';
 import { noteMissed } from '../missed/store.ts';
 import { living, noteDue } from './due-store.ts';
 import type { Planning } from '../facts/source.ts';
-import { replan, replanCrowded } from './replan.ts';
+import { movedIn, replan, replanCrowded } from './replan.ts';
 
 /** Up to so many courses are planned again inside the write that moves them; more are noted as due. */
 const INSIDE = 60;
@@ -36,9 +36,9 @@ export const plannerFrom =
     if (ids.length === 0) return new Map();
     await lockCohorts(trx, ids);
     const planning = await open(trx);
-    const { moved, plans } = await replan(trx, ids, cause, planning, drift);
+    const plans = await replan(trx, ids, cause, planning, drift);
     await replanCrowded(trx, plans, planning.today, open);
-    return moved;
+    return movedIn(plans);
   };
 
 /**
@@ -76,22 +76,30 @@ interface Due {
   since: string;
 }
 
+/** Which of the courses that are due are taken first, and how many at once. */
+export interface Share {
+  most: number;
+  /** place by place from the last one: two that plan beside each other do not both work out the season of each */
+  backwards: boolean;
+}
+
 /** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
 export async function workOffSome(
   { db, planning: open }: Pick<House, 'db' | 'planning'>,
   kept: Kept | null,
-  most = CHUNK,
+  share: Share = { most: CHUNK, backwards: false },
 ): Promise<Kept | null> {
   return db.transaction(async (trx) => {
     const nursery = await trx('nursery').first('planningPaused');
     if (!nursery || nursery.planningPaused) return null;
     // a plan can be made again, and what is due stays due with it: nothing waits for the disk
     await trx.raw('SET LOCAL synchronous_commit = off');
+    const way = share.backwards ? 'DESC' : 'ASC';
     // those that somebody is writing to are left for the next turn
     const { rows } = await trx.raw<{ rows: Due[] }>(
       `SELECT c.id, d.cause, d.drift, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
-       ORDER BY c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
-      [most],
+       ORDER BY c.place_id ${way}, c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
+      [share.most],
     );
     if (rows.length === 0) return null;
     const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));

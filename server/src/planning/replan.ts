@@ -1,4 +1,4 @@
-import { compileCourse, diffCourse, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import { compileCourse, type Course, type Moved } from '@gonimos/core/course';
 import type { House } from '../write/types.ts';
 import { lockFree } from '../write/lock.ts';
 import { codeOf, isAway, type Sql, type Trx } from '../db/index.ts';
@@ -7,7 +7,8 @@ import { readFacts, type CohortFacts } from '../facts/facts.ts';
 import type { Planning } from '../facts/source.ts';
 import { completeFacts } from './planning.ts';
 import { wantersOf } from '../stock/store.ts';
-import { inWords, newsBesidesDrift, newsIn, readDigests, readPlans, type Plan } from '../course/kept.ts';
+import { readKept } from '../course/kept.ts';
+import { layOut, type Laid } from '../course/lay.ts';
 import { writeChanges, writePlans } from '../course/store.ts';
 
 /** Everything known of these cohorts, ready to be compiled. */
@@ -56,78 +57,9 @@ async function writeFaults(trx: Trx, ids: string[], faults: Map<string, string>)
   await trx('cohort').whereIn('id', sound).whereNotNull('planFault').update({ planFault: null });
 }
 
-/** The course of a cohort as far as it says something else than the plan that is kept; null where it does not. */
-type Compare = (cohortId: string, course: Course) => Omit<Plan, 'cohortId' | 'kept' | 'course'> | null;
-
-/** Compiles courses one after another, and keeps in hand only those that say something new. */
-function compiledNews(
-  facts: readonly CohortFacts[],
-  planning: Planning,
-  faults: Map<string, string>,
-  compare: Compare,
-): Omit<Plan, 'kept'>[] {
-  return facts.flatMap((f) => {
-    const made = compiled(f, planning);
-    if ('fault' in made) {
-      faults.set(f.id, made.fault);
-      return [];
-    }
-    const told = compare(f.id, made.course);
-    return told ? [{ cohortId: f.id, course: made.course, ...told }] : [];
-  });
-}
-
-/** Courses that say anything else than what is kept of them. */
-async function newPlans(
-  trx: Trx,
-  facts: readonly CohortFacts[],
-  planning: Planning,
-  faults: Map<string, string>,
-): Promise<Plan[]> {
-  const digests = await readDigests(
-    trx,
-    facts.map((f) => f.id),
-  );
-  const texts = new Map<string, readonly string[]>();
-  const plans = compiledNews(facts, planning, faults, (id, course) => {
-    const words = inWords(course, planning.today);
-    if (words.digest === digests.get(id)) return null;
-    texts.set(id, words.texts);
-    return { news: [], digest: words.digest };
-  });
-  const before = await readPlans(
-    trx,
-    plans.map((p) => p.cohortId),
-  );
-  return plans.map((p) => {
-    const kept = before.get(p.cohortId) ?? [];
-    return { ...p, kept, news: newsIn(p.course, texts.get(p.cohortId)!, kept) };
-  });
-}
-
-/** Courses in which more has changed than a day's drift of what lies far ahead. */
-async function driftedPlans(
-  trx: Trx,
-  facts: readonly CohortFacts[],
-  planning: Planning,
-  faults: Map<string, string>,
-): Promise<Plan[]> {
-  const before = await readPlans(
-    trx,
-    facts.map((f) => f.id),
-  );
-  const keptOf = (id: string) => before.get(id) ?? [];
-  const plans = compiledNews(facts, planning, faults, (id, course) => {
-    const news = newsBesidesDrift(course, keptOf(id), planning.today);
-    const gone = keptOf(id).length > course.steps.length;
-    return news.length > 0 || gone ? { news, digest: '' } : null;
-  });
-  return plans.map((p) => ({ ...p, kept: keptOf(p.cohortId) }));
-}
-
 /**
- * Compiles the courses of these cohorts again and keeps them; gives what moved, by cohort. The caller has taken
- * the cohorts for its transaction. `drift`: nothing but the day and its weather has changed.
+ * Compiles the courses of these cohorts again and keeps them; gives what is new of them. The caller has taken the
+ * cohorts for its transaction. `drift`: nothing but the day and its weather has changed.
  */
 export async function replan(
   trx: Trx,
@@ -135,32 +67,38 @@ export async function replan(
   cause: string,
   planning: Planning,
   drift = false,
-): Promise<{ moved: Map<string, Moved[]>; plans: Plan[] }> {
+): Promise<readonly Laid[]> {
+  const { today } = planning;
   const faults = new Map<string, string>();
   const facts = await soundFacts(trx, ids, planning, faults);
-  const plans = await (drift ? driftedPlans : newPlans)(trx, facts, planning, faults);
-  const moved = new Map(
-    plans.map((p) => [p.cohortId, p.kept.length > 0 ? diffCourse(p.kept, p.course, planning.today) : []]),
-  );
-  await writePlans(trx, plans, planning.today);
+  const kept = await readKept(trx, ids);
+  const plans = facts.flatMap((f) => {
+    const made = compiled(f, planning);
+    if ('course' in made) return layOut(f.id, made.course, kept.get(f.id)!, today, drift) ?? [];
+    faults.set(f.id, made.fault);
+    return [];
+  });
+  await writePlans(trx, plans);
   await writeFaults(trx, ids, faults);
-  await writeChanges(trx, planning.today, cause, moved);
-  return { moved, plans };
+  await writeChanges(trx, today, cause, movedIn(plans));
+  return plans;
 }
+
+/** What moved, by cohort. */
+export const movedIn = (plans: readonly Laid[]): Map<string, readonly Moved[]> =>
+  new Map(plans.map((p) => [p.cohortId, p.moved]));
 
 /** Containers that these plans now want, or no longer want, may fall short for others or be free again. */
 export async function replanCrowded(
   trx: Trx,
-  plans: readonly Plan[],
+  plans: readonly Laid[],
   today: string,
   open: House['planning'],
 ): Promise<void> {
-  const wants = (steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target'>[]) =>
-    steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
   const kinds = new Set<string>();
-  for (const { kept, course } of plans) {
-    const was = new Set(wants(kept));
-    const now = new Set(wants(course.steps));
+  for (const { wants } of plans) {
+    const was = new Set(wants.was);
+    const now = new Set(wants.now);
     for (const w of [...was, ...now]) if (!was.has(w) || !now.has(w)) kinds.add(w.split(' ')[0]);
   }
   const own = new Set(plans.map((p) => p.cohortId));
