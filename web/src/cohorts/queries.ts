@@ -11,11 +11,15 @@ import type {
   SplitCohort,
 } from '@gonimos/contract/cohorts';
 import type { Outcome } from '@gonimos/contract/outcome';
-import { call, get, getHeld } from '../common/api';
+import { call, get, getHeld, NOT_COMPARED } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
 export const useRegister = () =>
-  useQuery({ queryKey: ['cohorts'], queryFn: () => getHeld<CohortRow[]>('/cohorts') });
+  useQuery({
+    queryKey: ['cohorts'],
+    queryFn: () => getHeld<CohortRow[]>('/cohorts'),
+    structuralSharing: NOT_COMPARED,
+  });
 export const useCohort = (id: string) =>
   useQuery({ queryKey: ['cohort', id], queryFn: () => get<Cohort>(`/cohorts/${id}`) });
 

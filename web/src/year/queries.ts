@@ -1,10 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import type { KeepWeeks, LockStep, NewRoutine, Year } from '@gonimos/contract/year';
-import { call, get } from '../common/api';
+import { call, get, NOT_COMPARED } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
 export const useYear = (weeks: 26 | 52) =>
-  useQuery({ queryKey: ['year', weeks], queryFn: () => get<Year>(`/year?weeks=${weeks}`) });
+  useQuery({
+    queryKey: ['year', weeks],
+    queryFn: () => get<Year>(`/year?weeks=${weeks}`),
+    structuralSharing: NOT_COMPARED,
+  });
 export const useKeepWeeks = () =>
   useWrite((k: Unsent<KeepWeeks>, id) => call<{ kept: number }>('POST', '/year/weeks', { ...k, id }));
 export const useClearWeeks = () =>
