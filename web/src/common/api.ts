@@ -110,10 +110,10 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
-/** Long answers as they came last, with what the server calls them. */
 /** For queries of thousands of lines: comparing an answer with the one before it would hold up the page. */
 export const NOT_COMPARED = false;
 
+/** Long answers as they came last, with what the server calls them. */
 const held = new Map<string, { tag: string; value: unknown }>();
 
 /** As `get`, for long answers: what has not changed since it was asked for last is not sent again. */
