@@ -32,14 +32,18 @@ export const askLayers = body({
   layers: array(layer()).max(12, 'at most 12 at once').required('is missing'),
 });
 
+/** What a look under the film showed; null: nobody looked. */
+const found = () =>
+  string<LayerFind>()
+    .nullable()
+    .default(null)
+    .test('found', noneOf(LAYER_FINDS), (v) => v === null || LAYER_FINDS.some((f) => f === v));
+
 export const newLayerEvent = body({
   id: id(),
   kind: string().oneOf(LAYER_EVENTS, noneOf(LAYER_EVENTS)).required('is missing'),
   on: date(),
-  found: string<LayerFind>()
-    .nullable()
-    .default(null)
-    .test('found', noneOf(LAYER_FINDS), (v) => v === null || LAYER_FINDS.some((f) => f === v)),
+  found: found(),
   /** severed: into which pot, and where it stands */
   container: containerId().nullable().default(null),
   placeId: id().notRequired().nullable().default(null),
@@ -51,9 +55,12 @@ export const newLayerEvent = body({
 /** A parent was fed. */
 export const parentFed = body({ id: id(), on: date() });
 
-/** What a look under the film showed, told with work on a layer. */
+/** What is told with work on a layer. */
 export const layerTold = body({
-  found: string<LayerFind>().oneOf(LAYER_FINDS, noneOf(LAYER_FINDS)).required('is missing'),
+  /** what a look under the film showed; null: nobody looked that day */
+  found: found(),
+  /** at severing: the base is split then, or once it has established; null: as its school has it */
+  split: boolean().nullable().default(null),
 });
 
 export type LayerInput = InferType<ReturnType<typeof layer>>;

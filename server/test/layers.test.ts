@@ -94,4 +94,29 @@ describe('air layers', () => {
       ['layer', 0, 1],
     ]);
   });
+
+  it('when its base is split goes with the severing, and comes back with it', async () => {
+    const p = (await w.parent()).id;
+    const one = drawnLayer();
+    await must(v.post(`/parents/${p}/layers`, { id: id(), on: '2036-06-01', layers: [one] }));
+    const sever = (split: boolean) =>
+      must<Outcome>(
+        event(one.id, 'severed', '2036-09-20', {
+          container: 'basket-25',
+          placeId: w.placeId('North bench'),
+          found: 'full',
+          split,
+        }),
+      );
+    const splits = async () =>
+      (await w.course(one.id)).steps.filter((s) => s.operation === 'base-split').map((s) => s.key);
+    const before = await splits();
+    expect(before).to.deep.equal(['split']);
+    const { recordId } = await sever(true);
+    expect(await splits()).to.deep.equal(['split-now']);
+    await must(v.post(`/records/${recordId}/undo`, { id: id() }));
+    expect(await splits()).to.deep.equal(before);
+    await sever(false);
+    expect(await splits()).to.deep.equal(['split']);
+  });
 });

@@ -74,7 +74,7 @@ export class Neglect {
         losses.push({ id: id(), kind: 'lost_before_emergence', count: s.pending, cause: 'rotten' });
     } else if (s.live > 2 && this.luck(0.2))
       losses.push({ id: id(), kind: 'lost', count: 1, cause: 'drought' });
-    if (op.layer) details.layer = { found: this.luck(0.5) ? 'full' : 'filling' };
+    if (op.layer) details.layer = { found: this.luck(0.5) ? 'full' : 'filling', split: null };
     if (op.layer === 'severed') details.standing = { placeId: await this.bench() };
     if (op.asks.includes('alive')) details.survival = { sure: null, alive: s.live - losses.length };
     const taken = await this.say(half ? 'half a batch' : 'recorded', '/records', {

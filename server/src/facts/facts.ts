@@ -237,6 +237,12 @@ function firmOn(c: CohortRow, own: readonly RecordFact[]): string | null {
 const sowsSeed = (p: Programme): boolean =>
   p.steps.some((s) => operation(s.operation).asks.includes('emergence'));
 
+/** When the base of a layer is split was said as it was severed. */
+function saidAtSevering(own: readonly RecordFact[]): Choices {
+  const said = own.findLast((r) => (r.details.layer?.split ?? null) !== null);
+  return said ? { 'base-split': said.details.layer!.split ? 'severing' : 'established' } : {};
+}
+
 function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
   const tally = own.findLast((r) => r.details.looks?.buds);
   const low = own.findLast((r) => (r.details.looks?.lowGrowth ?? null) !== null);
@@ -252,7 +258,7 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     nothingUp: c.live === 0 && c.pending > 0 && sowsSeed(c.programme),
     firstContainer: c.firstContainer,
     placeSince: c.placeSince ?? c.startedFrom,
-    schools: { nursery: {}, cohort: c.schools },
+    schools: { nursery: {}, cohort: { ...c.schools, ...saidAtSevering(own) } },
     sizes: own.flatMap(({ onDate: on, details: { sizes } }) =>
       sizes ? [{ on, caliper: sizes.caliper, height: sizes.height }] : [],
     ),

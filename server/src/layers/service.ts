@@ -82,8 +82,15 @@ const courseSteps = (trx: Trx, cohortId: string) =>
     .orderBy('seq')
     .select('key', 'title', 'operation', 'odds', 'ready');
 
-/** The record an event came with, to be undone with it; `recorded`: the record has written the event itself. */
-type Told = string | null;
+/** What a layer's event was told with. */
+interface Told {
+  /** the record, to be undone with it; null: the ledger alone, or nothing */
+  recordId: string | null;
+  /** the record has written the event itself */
+  withEvent: boolean;
+}
+
+const byRecord = (recordId: string | null): Told => ({ recordId, withEvent: false });
 
 /** A look: the check of its course is done with it; what comes next waits as the layer's facts have it. */
 async function lookedAt({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
@@ -94,30 +101,21 @@ async function lookedAt({ trx, personId }: Writing, l: LayerRow, e: NewLayerEven
   await insertWork(
     trx,
     workOn({ ...told, done: check ? 1 : null }),
-    { layer: { found: e.found! } },
+    { layer: { found: e.found, split: null } },
     personId,
   );
-  return id;
+  return byRecord(id);
 }
 
 /** Opened once it is a double layer, whatever was meant before: its facts say so from then on. */
 async function opened({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
   const { programme } = await sure(trx('cohort').where({ id: l.cohortId }).first('programme'));
   const step = programme.steps.find((s) => operation(s.operation).layer === 'opened');
-  if (!step) return null;
+  if (!step) return byRecord(null);
   const id = randomUUID();
   const told = { id, cohortId: l.cohortId, stepKey: step.key, on: e.on, done: 1, note: e.note };
-  await insertWork(trx, workOn(told), e.found ? { layer: { found: e.found } } : {}, personId);
-  return id;
-}
-
-/** When the base is split was decided by what was done; the plan that follows from it is read at once. */
-async function splitsBase({ trx, plan }: Writing, cohortId: string, now: boolean): Promise<void> {
-  const chosen = { 'base-split': now ? 'severing' : 'established' };
-  await trx('cohort')
-    .where({ id: cohortId })
-    .update({ schools: trx.raw('schools || ?::jsonb', [JSON.stringify(chosen)]) });
-  await plan(trx, [cohortId], 'when its base is split was decided');
+  await insertWork(trx, workOn(told), { layer: { found: e.found, split: null } }, personId);
+  return byRecord(id);
 }
 
 async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
@@ -126,7 +124,6 @@ async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told>
   if (container(e.container).shared) throw wrongField('container', 'is a tray: it wants a pot of its own');
   if (e.placeId) await readPlace(trx, e.placeId);
   else await refuseUnplaced(trx, (await lockCohort(trx, l.cohortId)).placeId, 'placeId');
-  await splitsBase(w, l.cohortId, e.split);
   const step = (await courseSteps(trx, l.cohortId)).find((s) => operation(s.operation).layer === 'severed');
   if (!step) throw wrongField('kind', 'cannot be: severing is no open step of its course');
   const record = workOn({
@@ -139,13 +136,13 @@ async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told>
     details: {
       potting: { container: e.container },
       sizes: { calipers: [l.diameter], heights: [] },
-      ...(e.found ? { layer: { found: e.found } } : {}),
+      layer: { found: e.found, split: e.split },
       ...(e.placeId ? { standing: { placeId: e.placeId } } : {}),
     },
   });
   // it is the grower's to sever what was to be opened first
   await recordStep(w, record, step);
-  return 'recorded';
+  return { recordId: record.id, withEvent: true };
 }
 
 async function failed({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told> {
@@ -161,7 +158,7 @@ async function failed({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent)
       personId,
     },
   ]);
-  return null;
+  return byRecord(null);
 }
 
 /** The stump on the parent, cut back to live wood and sealed. */
@@ -179,7 +176,7 @@ async function sealed({ trx, personId }: Writing, l: LayerRow, e: NewLayerEvent)
     {},
     personId,
   );
-  return recordId;
+  return byRecord(recordId);
 }
 
 const ACTS: Partial<Record<LayerEventKind, typeof severed>> = {
@@ -209,9 +206,9 @@ export async function layerEvent(w: Writing, cohortId: string, e: NewLayerEvent)
   if (last && e.on < last) throw wrongField('on', `is before what was last written of it, ${last}`);
   if (kind === 'looked' && !e.found) throw wrongField('found', 'is missing: what the look showed');
   refuseUnseen(kind, e.found, state, 'found');
-  const told = (await ACTS[kind]?.(w, l, e)) ?? null;
-  if (told !== 'recorded') await insertEvent(trx, cohortId, e, w.personId, told);
-  return onCohort(trx, cohortId, e.id, 'the layer was seen to');
+  const { recordId, withEvent } = (await ACTS[kind]?.(w, l, e)) ?? byRecord(null);
+  if (!withEvent) await insertEvent(trx, cohortId, e, w.personId, recordId);
+  return onCohort(trx, cohortId, recordId ?? e.id, 'the layer was seen to');
 }
 
 /** A parent was fed: the feeding that waits is done with it, or its notebook says so. */

@@ -8,14 +8,17 @@ export const Parts = ({
   of: string;
   parts: readonly (readonly [to: string, name: string])[];
 }) => (
-  <nav aria-label={`Parts of ${of}`} className="no-print flex gap-1 overflow-x-auto border-b border-base-300">
+  <nav
+    aria-label={`Parts of ${of}`}
+    className="no-print flex overflow-x-auto border-b border-base-300 sm:gap-1"
+  >
     {parts.map(([to, name]) => (
       <NavLink
         key={to}
         to={to}
         end={to === ''}
         className={({ isActive }) =>
-          `min-h-12 shrink-0 px-3 py-3 font-semibold sm:px-4 ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
+          `min-h-12 shrink-0 grow px-1.5 py-3 text-center text-[0.9rem] font-semibold sm:grow-0 sm:px-4 sm:text-base ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
         }
       >
         {name}

@@ -39,10 +39,25 @@ export function Decision({ layer, today }: { layer: Layer; today: string }) {
   );
 }
 
-export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: string; onSee: () => void }) {
-  const hangs = l.state.stage === 'rooting' || l.state.stage === 'full' || l.state.stage === 'second';
-  const open =
-    hangs || ((l.state.stage === 'severed' || l.state.stage === 'failed') && !l.state.woundSealedOn);
+/** What a layer wants of the grower; null once it is over. */
+function wants({ state }: Layer): string | null {
+  if (state.stage === 'rooting' || state.stage === 'full' || state.stage === 'second') return 'See to it';
+  const cut = state.stage === 'severed' || state.stage === 'failed';
+  return cut && !state.woundSealedOn ? 'Seal the wound' : null;
+}
+
+/** Layers that want something come first, and what is over last; else as they hang, top down. */
+export const inOrder = (layers: readonly Layer[]): Layer[] =>
+  layers.toSorted((a, b) => Number(wants(a) === null) - Number(wants(b) === null));
+
+interface Props {
+  layer: Layer;
+  today: string;
+  onSee: () => void;
+}
+
+export function LayerCard({ layer: l, today, onSee }: Props) {
+  const next = wants(l);
   return (
     <li className="card-plain grid gap-3 p-4">
       <header className="flex flex-wrap items-start justify-between gap-3">
@@ -57,13 +72,35 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
             {l.stem}, {length(l.height)} up, {length(l.diameter)} thick · {l.how}
           </p>
         </div>
-        {open && (
+        {next && (
           <button type="button" className="btn btn-primary" onClick={onSee}>
-            {hangs ? 'See to it' : 'Seal the wound'}
+            {next}
             <span className="sr-only">, {l.code}</span>
           </button>
         )}
       </header>
+      {next ? (
+        <Told layer={l} today={today} />
+      ) : (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            How it went
+            <span className="sr-only">, {l.code}</span>
+          </summary>
+          <div className="grid gap-3">
+            <Told layer={l} today={today} />
+          </div>
+        </details>
+      )}
+    </li>
+  );
+}
+
+/** The verdict on a layer, its measures and what was done. */
+function Told({ layer: l, today }: { layer: Layer; today: string }) {
+  const hangs = wants(l) === 'See to it';
+  return (
+    <>
       <Decision layer={l} today={today} />
       <dl className="grid gap-x-6 gap-y-1 text-sm sm:grid-cols-2">
         {l.becomes && (
@@ -78,7 +115,7 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
             <dd className="inline">{l.leaves}</dd>
           </div>
         )}
-        <div>
+        <div className="sm:col-span-2">
           <dt className="soft inline">Cut: </dt>
           <dd className="inline">
             {l.how === 'ring'
@@ -113,6 +150,6 @@ export function LayerCard({ layer: l, today, onSee }: { layer: Layer; today: str
           </li>
         ))}
       </ol>
-    </li>
+    </>
   );
 }

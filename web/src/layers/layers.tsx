@@ -10,7 +10,7 @@ import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { EventSheet } from './event-sheet';
-import { LayerCard } from './layer-card';
+import { inOrder, LayerCard } from './layer-card';
 import { ParentDrawing } from './parent-drawing';
 import { PlanSheet } from './plan-sheet';
 import { useFed, useParentLayers, useParents } from './queries';
@@ -112,7 +112,7 @@ function Parent({ data, goalId, today }: { data: ParentLayers; goalId: string | 
         </div>
         <ul className="grid content-start gap-3">
           {layers.length === 0 && <li className="card-plain soft p-6">No layer on it yet.</li>}
-          {layers.map((l) => (
+          {inOrder(layers).map((l) => (
             <LayerCard key={l.cohortId} layer={l} today={today} onSee={() => setSeen(l)} />
           ))}
         </ul>

@@ -33,9 +33,12 @@ export const useMakeLayers = (parentId: string) =>
     call<{ ids: string[] }>('POST', `/parents/${parentId}/layers`, { ...n, id }),
   );
 export const useLayerEvent = (layerId: string) =>
-  useWrite((e: Unsent<NewLayerEvent>, id) =>
-    call<Outcome>('POST', `/layers/${layerId}/events`, { ...e, id }),
-  );
+  useWrite(async (e: Unsent<NewLayerEvent>, id) => {
+    const outcome = await call<Outcome>('POST', `/layers/${layerId}/events`, { ...e, id });
+    // a failure is an entry of the ledger, and taken back there
+    if (e.kind !== 'failed') offerUndo(outcome.recordId, 'Recorded.', outcome.moved.length);
+    return outcome;
+  });
 
 /** The parent was fed: one tap. */
 export const useFed = (parentId: string) =>

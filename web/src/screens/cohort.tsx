@@ -46,47 +46,46 @@ interface ActsProps {
   open: (what: Open) => void;
 }
 
-/** What may be done with a cohort besides its steps. */
+/** What may be done with a cohort besides its steps: in one hand a row of its own, a word under each mark. */
 function Acts({ cohort, now, small, open }: ActsProps) {
   const may = useMay('grower');
   return (
-    <span className={`no-print flex flex-wrap gap-2 ${small ? 'max-sm:hidden' : ''}`}>
-      {now && (
-        <ClockButton step={recordable(cohort, now)} className="btn btn-ghost gap-2 border border-base-300" />
-      )}
-      <button
-        type="button"
-        className="btn btn-ghost gap-2 border border-base-300"
-        onClick={() => open('look')}
-      >
+    <div className={`cohort-acts no-print ${small ? 'max-sm:hidden' : ''}`}>
+      {now && <ClockButton step={recordable(cohort, now)} className="act" />}
+      <button type="button" className="act" onClick={() => open('look')}>
         <Search size={18} /> A look
       </button>
-      <button
-        type="button"
-        className="btn btn-ghost gap-2 border border-base-300"
-        onClick={() => open('found')}
-      >
+      <button type="button" className="act" onClick={() => open('found')}>
         <TriangleAlert size={18} /> Found
       </button>
       {may && (
-        <button
-          type="button"
-          className="btn btn-ghost gap-2 border border-base-300 max-sm:btn-square"
-          onClick={() => open('aim')}
-        >
-          <Target size={18} /> <span className="max-sm:sr-only">Aim</span>
+        <button type="button" className="act" onClick={() => open('aim')}>
+          <Target size={18} /> Aim
         </button>
       )}
       {may && (
-        <button
-          type="button"
-          className="btn btn-ghost gap-2 border border-base-300 max-sm:btn-square"
-          onClick={() => open('change')}
-        >
-          <Pencil size={18} /> <span className="max-sm:sr-only">Change</span>
+        <button type="button" className="act" onClick={() => open('change')}>
+          <Pencil size={18} /> Change
         </button>
       )}
-    </span>
+    </div>
+  );
+}
+
+/** The step that comes next, in words. */
+function Next({ cohort, today }: { cohort: Data; today: string }) {
+  const { nextTitle, nextOpens, nextCloses } = cohort;
+  if (!nextTitle || !nextOpens || !nextCloses || !cohort.growing)
+    return <p className="soft">No step ahead.</p>;
+  const due = nextOpens <= today;
+  return (
+    <p>
+      Next: <strong>{nextTitle}</strong>,{' '}
+      <span className={due ? 'font-semibold text-accent' : ''}>
+        {due ? 'due ' : ''}
+        {dateSpan(nextOpens, nextCloses, today)}
+      </span>
+    </p>
   );
 }
 
@@ -156,10 +155,9 @@ export function Cohort() {
   const whole = drawn !== 'trays' && drawn !== 'lineage' && drawn !== 'roots';
   if (!cohort || !today) return <Loading error={error} />;
   const t = taxon(cohort.taxonId);
-  const due = cohort.nextOpens !== null && cohort.nextOpens <= today;
   return (
     <div className="px-4 py-6 lg:px-6">
-      <header className="mb-5 flex flex-wrap gap-x-6 gap-y-4">
+      <header className="cohort-head">
         <Section
           rings={cohort.rings}
           season={seasonYear(today)}
@@ -167,39 +165,25 @@ export function Cohort() {
           target={cohort.goalCaliper}
           size={whole && atDesk() ? 132 : 76}
         />
-        <div className="min-w-0 grow basis-56">
-          <div className="flex flex-wrap items-start justify-between gap-3">
-            <div>
-              <h1 className="text-3xl">
-                {cohort.code}
-                {cohort.tag && (
-                  <span className="soft ml-3 font-sans text-base font-normal">tag {cohort.tag}</span>
-                )}
-              </h1>
-              {cohort.formerly.length > 0 && <p className="soft">formerly {cohort.formerly.join(', ')}</p>}
-              <p className="soft text-lg">
-                {t.name}, <i>{t.botanical}</i> ·{' '}
-                <strong className="text-base-content">{countWords(cohort)}</strong>
-              </p>
-            </div>
-            <Acts cohort={cohort} now={now} small={!whole} open={setOpen} />
-          </div>
-          <p className={`mt-2 ${whole ? 'mb-4' : ''}`}>
-            {cohort.nextTitle && cohort.nextOpens && cohort.nextCloses && cohort.growing ? (
-              <>
-                Next: <strong>{cohort.nextTitle}</strong>,{' '}
-                <span className={due ? 'font-semibold text-accent' : ''}>
-                  {due ? 'due ' : ''}
-                  {dateSpan(cohort.nextOpens, cohort.nextCloses, today)}
-                </span>
-              </>
-            ) : (
-              <span className="soft">No step ahead.</span>
+        <div className="cohort-name">
+          <h1 className="text-3xl">
+            {cohort.code}
+            {cohort.tag && (
+              <span className="soft ml-3 font-sans text-base font-normal">tag {cohort.tag}</span>
             )}
+          </h1>
+          {cohort.formerly.length > 0 && <p className="soft">formerly {cohort.formerly.join(', ')}</p>}
+          <p className="soft text-lg">
+            {t.name}, <i>{t.botanical}</i> ·{' '}
+            <strong className="text-base-content">{countWords(cohort)}</strong>
           </p>
+        </div>
+        <Acts cohort={cohort} now={now} small={!whole} open={setOpen} />
+        <div className="cohort-next grid gap-3">
+          <Next cohort={cohort} today={today} />
           <SettleKind cohort={cohort} />
           {cohort.quarantine && (
-            <div className="mb-4 bg-[var(--slip)] px-4 py-3">
+            <div className="bg-[var(--slip)] px-4 py-3">
               <Held held={cohort.quarantine} cohortId={cohort.id} today={today} />
             </div>
           )}

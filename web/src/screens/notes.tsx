@@ -66,7 +66,8 @@ function factsOf(r: RecordRow, today: string): string[] {
   return [
     r.done !== null && plural(r.done, 'plant'),
     tend && `stays on ${tend.stays}, off ${tend.off}, biting ${tend.biting}`,
-    layer && FIND_WORDS[layer.found],
+    layer?.found && FIND_WORDS[layer.found],
+    layer?.split && 'base split',
     pace && pace.bare !== null && `roots bare up to ${duration(pace.bare)}`,
     potting && `into ${container(potting.container).name}`,
     sizes && sizes.caliper !== null && `caliper ${length(sizes.caliper, 1)}`,

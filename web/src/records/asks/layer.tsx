@@ -18,5 +18,5 @@ export const layer: Ask = {
       </Field>
     );
   },
-  told: (v) => (v.found ? { found: v.found as never } : null),
+  told: (v) => (v.found ? { found: v.found as never, split: null } : null),
 };
