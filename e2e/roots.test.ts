@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { CDPSession, Page } from 'playwright-core';
+import type { FittingLine } from '@gonimos/contract/fittings';
 import type { RootBench } from '@gonimos/contract/root-records';
 import { here } from './here.ts';
 import { ask, find, sheet } from './page.ts';
@@ -113,8 +114,12 @@ describe('the root bench', () => {
     // less may go than would be good
     await page.getByRole('slider').fill('15');
     await page.getByRole('heading', { name: 'Next time' }).waitFor();
+    await page.getByText('Bare sides', { exact: true }).click();
+    await page.getByLabel(/^Pocket of long-fibred moss/).check();
     await page.getByRole('button', { name: 'Keep the drawing' }).click();
     await page.getByRole('button', { name: 'Record the work' }).click();
+    const stays = sheet(page).getByRole('group', { name: 'Stays on the roots' });
+    expect(await stays.getByRole('checkbox').count()).to.be.greaterThan(0);
     const taken = await sheet(page).getByLabel('Root taken').inputValue();
     expect(Number(taken)).to.be.within(1, 15);
     expect(await sheet(page).getByLabel('Left for next time').inputValue()).to.match(/root at \d+°/);
@@ -122,6 +127,11 @@ describe('the root bench', () => {
     await sheet(page).getByText('Recorded.').waitFor();
     const now = await rootsOf(page, id);
     expect(now.left!.lines.length).to.be.greaterThan(0);
+    // what was put on stands in the register, with the day by which the base has swollen into it
+    const { on, due } = (await ask<FittingLine[]>(page, '/fittings'))
+      .filter((l) => l.cohortId === id && l.what === 'moss')
+      .map((l) => ({ on: l.since!, due: l.due }))[0];
+    expect(due > on && due <= now.heldUntil).to.equal(true);
     await page.reload();
     await page
       .getByText(/^Left /)

@@ -167,5 +167,7 @@ export interface RootBench {
   step: { key: string; title: string; opens: string; closes: string; ready: boolean } | null;
   /** what the next pot is */
   container: string | null;
+  /** when what is put on the roots today has to be looked at */
+  heldUntil: string;
   protocol: Protocol;
 }

@@ -1,3 +1,4 @@
+import type { Fitting } from '../src/operations/index.ts';
 import { cp } from '../src/params/index.ts';
 
 /**
@@ -53,10 +54,10 @@ export const SHORTENED = [0.3, 0.5, 0.7] as const;
 export const SHORTEST = cp(0.5, 'trunks');
 
 /** How far a root of a thickness can be turned and pinned, up to mm. Common practice, no source. */
-export const TURNS: readonly { upTo: number; degrees: number; by: string }[] = [
-  { upTo: 3, degrees: 30, by: 'pinned down' },
-  { upTo: 6, degrees: 20, by: 'held on a board' },
-  { upTo: 9, degrees: 10, by: 'drawn by a guy' },
+export const TURNS: readonly { upTo: number; degrees: number; by: string; holds: Fitting }[] = [
+  { upTo: 3, degrees: 30, by: 'pinned down', holds: 'pin' },
+  { upTo: 6, degrees: 20, by: 'held on a board', holds: 'board' },
+  { upTo: 9, degrees: 10, by: 'drawn by a guy', holds: 'guy' },
 ];
 /** How far such a root can be brought up or down at the trunk, degrees. */
 export const BENDS = cp(30, '°');

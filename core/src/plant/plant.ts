@@ -268,6 +268,24 @@ export class Plant {
     return Math.sqrt(Math.max(0, stem ** 2 + after ** 2 - before ** 2)) - stem;
   }
 
+  /**
+   * The first day in `from`..`latest` by which a part has swollen by so many mm since `since`; null when it has not
+   * by then. Asked of a plant as it stood then.
+   */
+  swollenOn(segment: Segment, mm: number, since: Day, from: Day, latest: Day): Day | null {
+    const grown = this.clone().advance(latest);
+    const swollen = (day: Day) => grown.swelling(segment, since, day);
+    if (swollen(latest) < mm) return null;
+    let low = from;
+    let high = latest;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (swollen(mid) >= mm) high = mid;
+      else low = mid + 1;
+    }
+    return low;
+  }
+
   /** Diameter of a part on a day, mm. */
   thickness(segment: Segment, on: Day): number {
     const base = this.caliperOn(on);

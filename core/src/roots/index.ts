@@ -2,6 +2,7 @@ export * from './apply.ts';
 export * from './board.ts';
 export * from './care.ts';
 export * from './choices.ts';
+export * from './holds.ts';
 export * from './measures.ts';
 export * from './objective.ts';
 export * from './plan.ts';

@@ -19,7 +19,7 @@ export function rootRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Roots as they were drawn, what was left, and what may go at the next work on them',
     params,
-    handle: ({ params: p }) => readRootBench(app.db, p.id),
+    handle: ({ params: p }) => readRootBench(app, p.id),
   });
 
   route(app, {

@@ -1,15 +1,19 @@
 import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/root-records';
 import { container } from '@gonimos/core/containers';
 import { rootAngle } from '@gonimos/core/programmes';
-import { protocolFor } from '@gonimos/core/roots';
+import { toDay, toIso } from '@gonimos/core/calendar';
+import { plantOn } from '@gonimos/core/course';
+import { HOLDS_FOR, protocolFor } from '@gonimos/core/roots';
 import { taxon, toleranceOf } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import type { Sql } from '../db/index.ts';
+import type { CohortFacts } from '../facts/facts.ts';
+import type { Planning } from '../facts/source.ts';
 import { notFound } from '../http/problem.ts';
 import { notInFuture } from '../nursery/day.ts';
-import { readNursery } from '../nursery/store.ts';
+import { readyFacts } from '../planning/replan.ts';
 import { lockCohort } from '../write/lock.ts';
-import type { Writing, Written } from '../write/types.ts';
+import type { House, Writing, Written } from '../write/types.ts';
 import { answering } from '../write/write.ts';
 import {
   cohortOfRecord,
@@ -28,39 +32,66 @@ const nextRootWork = (sql: Sql, cohortId: string) =>
     .orderBy('seq')
     .first('key', 'title', 'opens', 'closes', 'ready', 'rootCut', 'container');
 
+/** Until when what is put on its roots today may stay: its base has swollen then, or a year has passed. */
+function heldUntil(facts: CohortFacts, { books, today }: Planning): string {
+  const now = toDay(today);
+  const plant = plantOn(facts, books.get(facts.placeId)!, today);
+  const mm = HOLDS_FOR * plant.thickness('base', now);
+  return toIso(plant.swollenOn('base', mm, now, now + 1, now + 365) ?? now + 365);
+}
+
+/** How much may go at the next work on its roots, and why so much. */
+function limitOf(
+  step: Awaited<ReturnType<typeof nextRootWork>>,
+  facts: CohortFacts,
+  most: number,
+): RootBench['limit'] {
+  if (!step?.rootCut)
+    return {
+      share: most,
+      words: `no root work is planned; strong ones of its kind bear ${percent(most)} at once`,
+    };
+  const { take, limit } = step.rootCut;
+  if (facts.steps[step.key]?.lighten)
+    return {
+      share: take,
+      words: `${percent(take)} is to go at ‘${step.title}’: it was lightened by what was found; its reserve then would bear ${percent(limit)}`,
+    };
+  return { share: limit, words: `${percent(limit)} may go at ‘${step.title}’, by its reserve then` };
+}
+
 /** What is drawn and told of a cohort's roots, and what holds for the next work on them. */
-export async function readRootBench(sql: Sql, cohortId: string): Promise<RootBench> {
+export async function readRootBench(
+  { db: sql, planning: open }: Pick<House, 'db' | 'planning'>,
+  cohortId: string,
+): Promise<RootBench> {
   const cohort = await sql('cohort').where({ id: cohortId }).first();
   if (!cohort) throw notFound('cohort');
   const kind = taxon(cohort.taxonId);
-  const { schools } = await readNursery(sql);
+  const planning = await open(sql);
+  const [facts] = await readyFacts(sql, [cohortId], planning);
   const school = rootAngle(
-    { nursery: schools, programme: cohort.programme.schools, cohort: cohort.schools },
+    { nursery: planning.schools, programme: cohort.programme.schools, cohort: cohort.schools },
     kind.group,
   );
   const step = await nextRootWork(sql, cohortId);
-  const most = toleranceOf(kind).largestRootCut.value;
-  const share = step?.rootCut?.limit ?? most;
+  const limit = limitOf(step, facts, toleranceOf(kind).largestRootCut.value);
   const pot = container(cohort.container);
   return {
     records: await readRootRecords(sql, cohortId),
     ...(await readTold(sql, cohortId, cohort.container)),
     school,
-    limit: {
-      share,
-      words: step
-        ? `${percent(share)} may go at ‘${step.title}’, by its reserve then`
-        : `no root work is planned; strong ones of its kind bear ${percent(most)} at once`,
-    },
+    limit,
     step: step
       ? { key: step.key, title: step.title, opens: step.opens!, closes: step.closes!, ready: step.ready }
       : null,
     container: step?.container ?? cohort.container,
+    heldUntil: heldUntil(facts, planning),
     protocol: protocolFor({
       group: kind.group,
       school,
       plug: pot.shared || (pot.wall === 'air-pruning' && pot.litres < 0.5),
-      limit: share,
+      limit: limit.share,
       plants: cohort.live,
     }),
   };

@@ -2,13 +2,23 @@ import { useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { RootBench } from '@gonimos/contract/root-records';
-import { measure, ofHundred, standingScore } from '@gonimos/core/roots';
+import {
+  holdsOf,
+  measure,
+  ofHundred,
+  remediesFor,
+  standingScore,
+  type RootPlan,
+  type RootRecord,
+} from '@gonimos/core/roots';
+import { taxon } from '@gonimos/core/taxa';
 import { ringsOf } from '@gonimos/core/trunk';
 import { useCourse } from '../course/queries';
 import { recordable } from '../course/recordable';
 import { Loading } from '../common/loading';
 import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
+import type { Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
 import { RootCard } from './card';
 import { Care } from './care';
@@ -38,6 +48,12 @@ export function RootsPart() {
   if (!data || !today) return <Loading error={error} />;
   return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
 }
+
+/** Help for bare sides that is given at this sitting. */
+const helpGiven = (cohort: Cohort, record: RootRecord, plan: RootPlan, words: readonly string[]) =>
+  remediesFor(plan.measures.after, taxon(cohort.taxonId).group, record.trunk).filter((r) =>
+    words.includes(r.words),
+  );
 
 function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; today: string }) {
   const caliper = ringsOf(cohort.rings).findLast((r) => r.season < Number(today.slice(0, 4)))?.caliper ?? 8;
@@ -146,6 +162,8 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             drawnId: row.id,
             took: plan.share,
             left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
+            holds: holdsOf(record, plan, helpGiven(cohort, record, plan, decided.remedies)),
+            heldUntil: bench.heldUntil,
           }}
           today={today}
           onClose={() => setOpen(null)}
@@ -165,7 +183,7 @@ function RecordWork({
 }: {
   cohort: Cohort;
   stepKey: string;
-  told: { drawnId: string; took: number; left: string[] };
+  told: NonNullable<Recordable['roots']>;
   today: string;
   onClose: () => void;
 }) {

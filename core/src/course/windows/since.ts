@@ -114,18 +114,9 @@ function swollenBy(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): 
   const probe = plant.clone();
   if (probe.day < start) probe.advance(start);
   const limit = spec.share * (again ? AGAIN_SHARE.value : 1) * probe.thickness(spec.part, start);
-  const latest = afterSeasons(ctx.seasons, start, 1);
-  let low = start + NOT_BEFORE;
-  let high = Math.max(latest, start + NOT_BEFORE + 1);
-  probe.advance(high);
-  const swollen = (day: Day) => probe.swelling(spec.part, start, day);
-  if (swollen(high) < limit) return { day: high, mm: limit };
-  while (low < high) {
-    const mid = (low + high) >> 1;
-    if (swollen(mid) >= limit) high = mid;
-    else low = mid + 1;
-  }
-  return { day: low, mm: limit };
+  const from = start + NOT_BEFORE;
+  const latest = Math.max(afterSeasons(ctx.seasons, start, 1), from + 1);
+  return { day: probe.swollenOn(spec.part, limit, start, from, latest) ?? latest, mm: limit };
 }
 
 function bySwelling(at: Since, plant: Plant, spec: Spec & { kind: 'swelling' }): Window {

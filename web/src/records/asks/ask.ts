@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { ToldDetails } from '@gonimos/contract/details';
 import type { Operation } from '@gonimos/core/operations';
+import type { Hold } from '@gonimos/core/roots';
 import type { LossInput } from '../losses';
 
 /** The step a record is about, as the round or the course shows it; null fields for a look between steps. */
@@ -24,7 +25,14 @@ export interface Recordable {
   topCut: { wanted: number; take: number } | null;
   nextTime: string;
   /** filled by a plan of cuts: the drawing, the share of fine root that goes, what is left */
-  roots?: { drawnId: string; took: number; left: readonly string[] };
+  roots?: {
+    drawnId: string;
+    took: number;
+    left: readonly string[];
+    /** what stays on the roots, and until when */
+    holds: readonly Hold[];
+    heldUntil: string;
+  };
   /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
   odds: number | null;
 }

@@ -2,6 +2,7 @@ import type { NewRecord } from '@gonimos/contract/records';
 import type { Operation } from '@gonimos/core/operations';
 import { emergence } from './emergence';
 import type { Ask, Inputs, Recordable } from './ask';
+import { holds } from './holds';
 import { layer } from './layer';
 import { looks } from './looks';
 import { pot } from './pot';
@@ -23,6 +24,7 @@ const ASKS: readonly Ask[] = [
   potting,
   pot,
   roots,
+  holds,
   sizes,
   standing,
   looks,
