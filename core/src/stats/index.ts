@@ -70,3 +70,4 @@ export const mean = (values: readonly number[]): number | null =>
 
 export * from './circular.ts';
 export * from './counts.ts';
+export * from './fit.ts';

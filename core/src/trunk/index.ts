@@ -39,6 +39,10 @@ export const massOf = (mm: number): number => GROWTH.a.value * mm ** GROWTH.b.va
 export const fullAt = (litres: number): number =>
   ((GROWTH.gramsPerLitre.value * litres) / GROWTH.a.value) ** (1 / GROWTH.b.value);
 
+/** How far the room of its roots lets a plant grow, 0..1: 1 while they have all they want. */
+export const roomFor = (mm: number, litres: number): number =>
+  Math.min(1, (GROWTH.gramsPerLitre.value * litres) / massOf(mm)) ** GROWTH.k.value;
+
 /**
  * Caliper, mm, after `share` of a growing season at free ring width `ring` (mm a season) scaled by
  * `factor`, with `litres` of root room (Infinity in the ground). Integrated in closed form.

@@ -1,0 +1,4 @@
+export { CALLUS_TO_RING, METHODS, type Method, type Works } from '../../data/thickening.ts';
+export * from './plant.ts';
+export * from './run.ts';
+export * from './types.ts';
