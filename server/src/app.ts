@@ -59,6 +59,7 @@ import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
 import { WATCHES } from './watches.ts';
 import { rootRoutes } from './roots/routes.ts';
+import { trunkRoutes } from './trunk/routes.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
 import { answerFramework, answerProblems, notFound } from './http/problem.ts';
@@ -96,6 +97,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   ledgerRoutes,
   recordRoutes,
   rootRoutes,
+  trunkRoutes,
   roundRoutes(WATCHES),
   fileRoutes,
   calcRoutes,

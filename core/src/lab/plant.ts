@@ -61,6 +61,9 @@ export class LabPlant {
   private roots: number;
   private settling: number;
   private reserve: number;
+  /** least reserve since the last season ended, and in the season before */
+  private lowest: number;
+  private lastLowest: number;
   private vigour: number;
   private undisturbed = 0;
   private readonly methods = new Set<string>();
@@ -74,6 +77,8 @@ export class LabPlant {
     this.wall = start.wall;
     this.vigour = start.vigour;
     this.reserve = RESERVE_CAP[start.vigour];
+    this.lowest = this.reserve;
+    this.lastLowest = this.reserve;
     this.roots = ROOTS.share.value * massOf(start.caliper);
     this.settling = start.wall === 'ground' ? 1 : 0;
     this.reach();
@@ -109,9 +114,14 @@ export class LabPlant {
   }
 
   private lose(root: number, top: number): void {
-    this.reserve = Math.max(0, this.reserve - reserveDrop(this.start.tolerance, this.vigour, root, top));
+    this.spend(root, top);
     this.crown *= 1 - top;
     if (root > 0.3 || top > 0.3) this.undisturbed = 0;
+  }
+
+  private spend(root: number, top: number): void {
+    this.reserve = Math.max(0, this.reserve - reserveDrop(this.start.tolerance, this.vigour, root, top));
+    this.lowest = Math.min(this.lowest, this.reserve);
   }
 
   private chop(height: number): void {
@@ -133,8 +143,7 @@ export class LabPlant {
     this.scar(id, s.height, acrossOf(s.area), acrossOf(this.areaAt(s.height)));
     const all = this.crown + this.sacrifices.reduce((n, x) => n + x.foliage, 0);
     this.drop(id);
-    const { reserve, vigour } = this;
-    this.reserve = Math.max(0, reserve - reserveDrop(this.start.tolerance, vigour, 0, s.foliage / all));
+    this.spend(0, s.foliage / all);
   }
 
   private drop(id: string): void {
@@ -145,14 +154,9 @@ export class LabPlant {
   }
 
   private scar(id: string, height: number, width: number, stem: number): void {
-    this.scars.push({
-      id,
-      height,
-      width,
-      open: width,
-      share: width / Math.max(width, stem),
-      made: this.year,
-    });
+    const share = width / Math.max(width, stem);
+    // a list of its own: what was looked at before stays as it was seen
+    this.scars = [...this.scars, { id, height, width, open: width, share, made: this.year }];
   }
 
   /** Cross-section of the stem at a height, mm², between the heights of the grid. */
@@ -204,6 +208,8 @@ export class LabPlant {
     this.crown = Math.min(1, this.crown + rate);
     this.settling = Math.max(0, this.settling - 1);
     this.recover();
+    this.lastLowest = this.lowest;
+    this.lowest = this.reserve;
     this.year++;
   }
 
@@ -253,7 +259,7 @@ export class LabPlant {
       sacrifices: this.sacrifices.map((s) => ({ id: s.id, height: s.height, diameter: acrossOf(s.area) })),
       fill: litres === Infinity ? 0 : Math.min(1, this.roots / (ROOTS.boundAt.value * litres)),
       room: roomFor(this.caliper, litres),
-      reserve: this.reserve,
+      reserve: this.lastLowest,
     };
   }
 }

@@ -74,5 +74,6 @@ export interface LabYear {
   fill: number;
   /** wood of the season held back by the room of its roots: 1 is free */
   room: number;
+  /** least of it in the year, 0..1 */
   reserve: number;
 }

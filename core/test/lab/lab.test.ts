@@ -155,5 +155,7 @@ describe('trunk lab: what holds of every course', () => {
     const open = runCourse(plant(), course(acts), 16, MEDIAN_LUCK).flatMap((y) => y.scars.map((s) => s.open));
     for (let i = 1; i < open.length; i++) expect(open[i]).to.be.at.most(open[i - 1]);
     expect(open.at(-1)).to.be.below(open[0]);
+    const made = one.middle.map((y) => y.scars.length);
+    expect(made).to.deep.equal([0, 0, 0, 0, 1, 1, 1, 1, 1, 1]);
   });
 });

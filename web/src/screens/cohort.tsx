@@ -30,7 +30,12 @@ const partsOf = (c: Data): (readonly [string, string])[] => [
   ...(c.trays > 0 || c.method === 'seed'
     ? [['trays', c.method === 'seed' ? 'Sowing' : 'Trays'] as const]
     : []),
-  ...(c.live > 0 ? [['roots', 'Roots'] as const] : []),
+  ...(c.live > 0
+    ? ([
+        ['roots', 'Roots'],
+        ['trunk', 'Trunk'],
+      ] as const)
+    : []),
   ['lineage', 'Lineage'],
   ['notes', 'Notes'],
 ];
@@ -140,6 +145,9 @@ function Opened({ cohort, steps, today, open, onClose }: OpenedProps) {
   );
 }
 
+/** Parts that are drawings. */
+const DRAWN = ['trays', 'lineage', 'roots', 'trunk'];
+
 const atDesk = () => window.matchMedia('(min-width: 64rem)').matches;
 
 export function Cohort() {
@@ -152,7 +160,7 @@ export function Cohort() {
   const now = steps.find((s) => s.status === 'planned' && s.ready && s.opens! <= (today ?? ''));
   // drawings want the room
   const drawn = useMatch('/cohorts/:id/:part')?.params.part;
-  const whole = drawn !== 'trays' && drawn !== 'lineage' && drawn !== 'roots';
+  const whole = drawn === undefined || !DRAWN.includes(drawn);
   if (!cohort || !today) return <Loading error={error} />;
   const t = taxon(cohort.taxonId);
   return (

@@ -1,0 +1,13 @@
+import type { LabStart } from '@gonimos/core/lab';
+
+/** What a cohort brings to the trunk lab. */
+export interface TrunkLab {
+  /** its typical plant before the next season it can grow in */
+  start: LabStart;
+  /** mm; null: no aim is set */
+  goal: number | null;
+  /** what it stands in */
+  container: string;
+  /** calipers measured so far, oldest first, mm */
+  measured: { on: string; caliper: number }[];
+}

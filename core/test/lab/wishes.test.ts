@@ -1,0 +1,77 @@
+import { expect } from 'chai';
+import {
+  courseOf,
+  difference,
+  faultsOf,
+  forecast,
+  goalFault,
+  outcomeOf,
+  type LabStart,
+  type Wish,
+} from '@gonimos/core/lab';
+import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
+
+const hornbeam = taxon('carpinus-betulus');
+const start: LabStart = {
+  year: 2037,
+  ring: FREE_RING[hornbeam.pace].value,
+  tolerance: toleranceOf(hornbeam),
+  vigour: 4,
+  caliper: 8,
+  height: null,
+  litres: 3,
+  wall: 'smooth',
+};
+const wish = (more: Partial<Wish> = {}): Wish => ({
+  name: 'x',
+  pots: [],
+  prune: 'none',
+  sacrifice: null,
+  chop: null,
+  methods: [],
+  ...more,
+});
+const fed = { from: 2038, to: 2042, height: 60, foliage: 0.5 };
+
+describe('courses as growers ask for them', () => {
+  it('refuses what cannot be, by field', () => {
+    const bad: [Partial<Wish>, string][] = [
+      [{ pots: [{ year: 2036, container: 'basket-25' }] }, 'pots[0].year'],
+      [{ pots: [{ year: 2038, container: 'toString' }] }, 'pots[0].container'],
+      [{ chop: { year: 2038.5, height: 150 } }, 'chop.year'],
+      [{ chop: { year: 2038, height: 9000 } }, 'chop.height'],
+      [{ sacrifice: { ...fed, to: 2038 } }, 'sacrifice.to'],
+      [{ sacrifice: { ...fed, foliage: NaN } }, 'sacrifice.foliage'],
+      [{ sacrifice: { ...fed, height: 0 } }, 'sacrifice.height'],
+      [{ sacrifice: fed, chop: { year: 2040, height: 50 } }, 'sacrifice.height'],
+      [{ methods: ['prayer'] }, 'methods'],
+    ];
+    for (const [more, field] of bad)
+      expect(
+        faultsOf(wish(more), start, 10).map((f) => f.field),
+        JSON.stringify(more),
+      ).to.include(field);
+    expect(faultsOf(wish({ sacrifice: fed, chop: { year: 2042, height: 90 } }), start, 10)).to.deep.equal([]);
+    expect([0, -3, NaN, 9000, 8].map((mm) => goalFault(mm, start) === null)).to.deep.equal(
+      Array(5).fill(false),
+    );
+    expect(goalFault(30, start)).to.equal(null);
+  });
+
+  it('says where two courses differ, and counts moves, litres, scars and the least reserve', () => {
+    const run = (w: Wish) => outcomeOf(forecast(start, courseOf('x', w, start, 10), 10, 50, 30));
+    const still = run(wish());
+    const basket = run(wish({ pots: [{ year: 2037, container: 'basket-32' }], sacrifice: fed }));
+    expect([still.moves, still.litres, still.scar]).to.deep.equal([0, 0, null]);
+    expect(basket.moves).to.equal(1);
+    // pond basket 32 cm holds about 15 L
+    expect(basket.litres).to.be.within(14, 16);
+    expect(basket.scar!.share).to.be.within(0.1, 1);
+    expect(basket.reserve).to.be.below(still.reserve);
+    expect(basket.reached! < (still.reached ?? 9999)).to.equal(true);
+    const said = difference('A', still, 'B', basket);
+    expect(said).to.match(/^(A reaches it \d+ years after B|B reaches it, A does not)/);
+    expect(said).to.include('B is left with the wider scar').and.include('B takes 15 L more mix');
+    expect(difference('A', still, 'B', still)).to.match(/^(Both reach|Neither reaches) it/);
+  });
+});

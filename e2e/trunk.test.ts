@@ -1,0 +1,44 @@
+import { expect } from 'chai';
+import { here } from './here.ts';
+import { find, sheet } from './page.ts';
+
+describe('the trunk lab', () => {
+  const at = here();
+
+  it('courses side by side: one changed, one added, refused where it cannot be, kept over a reload', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'FM-36');
+    await page.goto(`/cohorts/${id}/trunk`);
+    await page.getByText('Base caliper').waitFor();
+    const rows = page
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('button', { name: /^Change course/ }) });
+    expect(await rows.count()).to.equal(3);
+    const stems = (letter: string) => page.getByRole('img', { name: new RegExp(`^${letter} `) });
+    const before = await stems('B').getAttribute('aria-label');
+    // a sacrifice that would be cut away by the chop below it
+    await page.getByRole('button', { name: 'Change course B' }).click();
+    await sheet(page).getByLabel('The trunk is chopped').check();
+    await sheet(page).getByLabel('At', { exact: true }).fill('40');
+    await sheet(page).getByText('would be cut away by the chop').waitFor();
+    expect(await sheet(page).getByRole('button', { name: 'Grow it' }).isDisabled()).to.equal(true);
+    await sheet(page).getByLabel('At', { exact: true }).fill('120');
+    await sheet(page).getByRole('button', { name: 'Grow it' }).click();
+    await page.getByText(/chop \d{4} at 120 mm/).waitFor();
+    await page.waitForFunction(
+      (was) => document.querySelector('svg[aria-label^="B "]')?.getAttribute('aria-label') !== was,
+      before,
+    );
+    // a goal that is behind it is refused with the reason, and the courses stay
+    await page.getByLabel(/^Goal at the base/).fill('1');
+    await page.getByText(/is no more than the \d+ mm of today/).waitFor();
+    await page.getByLabel(/^Goal at the base/).fill('40');
+    await page.getByRole('button', { name: 'Course', exact: true }).click();
+    await stems('D').waitFor();
+    await page.reload();
+    await stems('D').waitFor();
+    expect(await rows.count()).to.equal(4);
+    await page.getByRole('button', { name: 'Play the years' }).click();
+    await page.getByRole('button', { name: '2038', exact: true }).waitFor();
+  });
+});

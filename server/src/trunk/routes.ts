@@ -1,0 +1,30 @@
+import type { FastifyInstance } from 'fastify';
+import { object } from 'yup';
+import { id } from '@gonimos/contract/fields';
+import type { TrunkLab } from '@gonimos/contract/trunk';
+import { labStart } from '@gonimos/core/lab';
+import { sure } from '../db/sure.ts';
+import { route } from '../http/route.ts';
+import { readyFacts } from '../planning/replan.ts';
+
+/** What the trunk lab begins with; its courses are worked out where they are looked at. */
+export function trunkRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/cohorts/:id/trunk',
+    role: 'helper',
+    summary: 'The typical plant of a cohort as a course of thickening would begin with it',
+    params: object({ id: id() }),
+    handle: async ({ params: p }): Promise<TrunkLab> => {
+      const planning = await app.planning(app.db);
+      const [facts] = await readyFacts(app.db, [p.id], planning);
+      const { goalCaliper } = await sure(app.db('cohort').where({ id: p.id }).first('goalCaliper'));
+      return {
+        start: labStart(facts, planning.books.get(facts.placeId)!, planning.today),
+        goal: goalCaliper,
+        container: facts.container,
+        measured: facts.sizes.flatMap(({ on, caliper }) => (caliper === null ? [] : [{ on, caliper }])),
+      };
+    },
+  });
+}
