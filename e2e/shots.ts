@@ -56,11 +56,6 @@ async function tour(): Promise<void> {
   await page.goto('/cohorts');
   await page.getByRole('link', { name: 'FM-30' }).click();
   await shot(page, 'cohort', 'Ahead');
-  const bar = page.getByRole('button', { name: /^Into the training pot/ }).first();
-  await bar.focus();
-  await page.keyboard.press('Shift+PageUp');
-  await shot(page, 'move', 'Refused by the rule');
-  await page.keyboard.press('Escape');
   await cuttingCheck(page);
   await context.close();
 }

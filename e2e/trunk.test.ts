@@ -38,6 +38,19 @@ describe('the trunk lab', () => {
     await page.reload();
     await stems('D').waitFor();
     expect(await rows.count()).to.equal(4);
+    // a better one is looked for, and set beside in place of the last
+    await page.getByRole('button', { name: 'Find a course' }).click();
+    await sheet(page).getByLabel('By the least').selectOption('minutes');
+    await sheet(page).getByRole('button', { name: 'Search' }).click();
+    await sheet(page)
+      .getByText(/that no other beats in years/)
+      .waitFor();
+    await sheet(page)
+      .getByRole('button', { name: /^Set beside/ })
+      .first()
+      .click();
+    await page.getByRole('img', { name: /^D Found: \d{4}/ }).waitFor();
+    expect(await rows.count()).to.equal(4);
     await page.getByRole('button', { name: 'Play the years' }).click();
     await page.getByRole('button', { name: '2038', exact: true }).waitFor();
   });

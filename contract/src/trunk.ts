@@ -1,4 +1,4 @@
-import type { LabStart } from '@gonimos/core/lab';
+import type { LabStart, OwnGrowth } from '@gonimos/core/lab';
 
 /** What a cohort brings to the trunk lab. */
 export interface TrunkLab {
@@ -8,6 +8,8 @@ export interface TrunkLab {
   goal: number | null;
   /** what it stands in */
   container: string;
+  /** its growth against that of its kind, by its own measurements */
+  growth: OwnGrowth;
   /** calipers measured so far, oldest first, mm */
   measured: { on: string; caliper: number }[];
 }

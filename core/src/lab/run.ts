@@ -5,8 +5,8 @@ import { LabPlant } from './plant.ts';
 import type { LabCourse, LabStart, LabYear, Luck } from './types.ts';
 
 /** Cohorts differ by so much in growth, and seasons of one cohort: sd of the logarithm. Estimates. */
-const COHORTS_SD = Math.log(YEARS_DIFFER.fast.value) / 1.2816;
-const SEASONS_SD = 0.12;
+export const COHORTS_SD = Math.log(YEARS_DIFFER.fast.value) / 1.2816;
+export const SEASONS_SD = 0.12;
 
 /** The middle of everything. */
 export const MEDIAN_LUCK: Luck = { cohort: 1, seasons: [], methods: 0 };

@@ -2,7 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import type { TrunkLab } from '@gonimos/contract/trunk';
-import { labStart } from '@gonimos/core/lab';
+import { labStart, learnGrowth, stretchesOf } from '@gonimos/core/lab';
 import { sure } from '../db/sure.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
@@ -19,8 +19,10 @@ export function trunkRoutes(app: FastifyInstance): void {
       const planning = await app.planning(app.db);
       const [facts] = await readyFacts(app.db, [p.id], planning);
       const { goalCaliper } = await sure(app.db('cohort').where({ id: p.id }).first('goalCaliper'));
+      const book = planning.books.get(facts.placeId)!;
       return {
-        start: labStart(facts, planning.books.get(facts.placeId)!, planning.today),
+        start: labStart(facts, book, planning.today),
+        growth: learnGrowth(stretchesOf(facts, book)),
         goal: goalCaliper,
         container: facts.container,
         measured: facts.sizes.flatMap(({ on, caliper }) => (caliper === null ? [] : [{ on, caliper }])),

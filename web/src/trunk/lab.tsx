@@ -1,9 +1,16 @@
-import { Pencil, Play, Plus, Square } from 'lucide-react';
+import { Pencil, Play, Plus, Search, Square } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { TrunkLab } from '@gonimos/contract/trunk';
-import { difference, goalFault, outcomeOf, type Forecast, type Wish } from '@gonimos/core/lab';
+import {
+  difference,
+  goalFault,
+  outcomeOf,
+  type Forecast,
+  type OwnGrowth,
+  type Wish,
+} from '@gonimos/core/lab';
 import { percent, plural } from '@gonimos/core/words';
 import { Field } from '../common/field';
 import { Loading } from '../common/loading';
@@ -12,10 +19,19 @@ import { length, unit, volume } from '../common/units';
 import { useWidth } from '../common/use-width';
 import { Bands } from './bands';
 import { useTrunkLab } from './queries';
+import { SearchSheet } from './search-sheet';
 import { scaleFor, Silhouettes } from './silhouettes';
 import { useForecasts } from './use-forecasts';
 import { WishSheet } from './wish-sheet';
 import { COLOURS, firstWishes, keepWishes, keptWishes, LETTERS, MOST, wishWords } from './wishes';
+
+/** What its own measurements have taught. */
+function growthWords({ mean, n }: OwnGrowth): string {
+  if (n === 0) return 'Estimates: from two dates on, its own calipers pull them.';
+  const by = Math.round(100 * Math.abs(mean - 1));
+  const how = by < 2 ? 'as its kind' : `${by} % ${mean > 1 ? 'faster' : 'slower'} than its kind`;
+  return `It grows ${how}, by ${plural(n, 'stretch', 'stretches')} between its own calipers; the rest is estimates.`;
+}
 
 const SEASONS = 10;
 /** Room for the letter at the end of each curve, px. */
@@ -75,10 +91,16 @@ function Lab({ cohort, lab }: { cohort: Cohort; lab: TrunkLab }) {
   const [goal, setGoal] = useState<number | undefined>(
     lab.goal !== null && lab.goal > start.caliper ? lab.goal : Math.ceil((start.caliper * 2) / 5) * 5,
   );
-  const [open, setOpen] = useState<number | null>(null);
+  const [open, setOpen] = useState<number | 'search' | null>(null);
   const [box, wide] = useWidth<HTMLDivElement>(900);
   const fault = goalFault(goal ?? NaN, start);
-  const { forecasts, stale } = useForecasts(start, wishes, SEASONS, fault === null ? goal! : null);
+  const { forecasts, stale } = useForecasts(
+    start,
+    wishes,
+    SEASONS,
+    fault === null ? goal! : null,
+    lab.growth,
+  );
   const play = usePlay(start.year, SEASONS);
   const put = (all: Wish[]) => {
     setWishes(all);
@@ -94,8 +116,8 @@ function Lab({ cohort, lab }: { cohort: Cohort; lab: TrunkLab }) {
         <div className="min-w-72 max-w-prose flex-1">
           <h2 className="text-xl">Courses side by side</h2>
           <p className="soft">
-            {length(start.caliper)} at the base today; the same cohort, weather and luck for every course.
-            Estimates: own measurements pull them.
+            {length(start.caliper)} at the base today; the same cohort, weather and luck for every course.{' '}
+            {growthWords(lab.growth)}
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2">
@@ -105,6 +127,14 @@ function Lab({ cohort, lab }: { cohort: Cohort; lab: TrunkLab }) {
           <button type="button" className="btn btn-ghost gap-2 border border-base-300" onClick={play.toggle}>
             {play.year === null ? <Play size={18} /> : <Square size={18} />}
             {play.year === null ? 'Play the years' : String(play.year)}
+          </button>
+          <button
+            type="button"
+            className="btn btn-primary gap-2"
+            disabled={fault !== null}
+            onClick={() => setOpen('search')}
+          >
+            <Search size={18} /> Find a course
           </button>
           {wishes.length < MOST && (
             <button
@@ -177,7 +207,18 @@ function Lab({ cohort, lab }: { cohort: Cohort; lab: TrunkLab }) {
           </div>
         </div>
       )}
-      {open !== null && wishes[open] && (
+      {open === 'search' && (
+        <SearchSheet
+          start={start}
+          growth={lab.growth}
+          goal={goal!}
+          seasons={SEASONS}
+          // where four stand side by side already, the last gives way
+          onPick={(w) => put([...wishes.slice(0, MOST - 1), w])}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      {typeof open === 'number' && wishes[open] && (
         <WishSheet
           wish={wishes[open]}
           letter={LETTERS[open]}

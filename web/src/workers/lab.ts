@@ -1,13 +1,42 @@
 import { expose } from 'comlink';
-import { courseOf, forecast, type Forecast, type LabStart, type Wish } from '@gonimos/core/lab';
+import {
+  courseOf,
+  forecast,
+  Search,
+  type Aim,
+  type Forecast,
+  type Found,
+  type LabStart,
+  type OwnGrowth,
+  type Wish,
+} from '@gonimos/core/lab';
 
 /** Runs behind the band of each course. */
-export const RUNS = 1000;
+const RUNS = 1000;
+/** Courses tried between two signs of life. */
+const AT_ONCE = 200;
 
 /** Grows courses off the page, all on the same luck. */
 const lab = {
-  forecast: (start: LabStart, wishes: readonly Wish[], seasons: number, goal: number): Forecast[] =>
-    wishes.map((w, i) => forecast(start, courseOf(String(i), w, start, seasons), seasons, RUNS, goal)),
+  forecast: (
+    start: LabStart,
+    wishes: readonly Wish[],
+    { seasons, goal, growth }: { seasons: number; goal: number; growth: OwnGrowth },
+  ): Forecast[] =>
+    wishes.map((w, i) =>
+      forecast(start, courseOf(String(i), w, start, seasons), seasons, RUNS, goal, growth),
+    ),
+  /** Thousands of courses; `told` hears how far it is, 0..1. Ended by ending the worker. */
+  search: async (
+    start: LabStart,
+    aim: Aim,
+    growth: OwnGrowth,
+    told: (part: number) => Promise<void>,
+  ): Promise<Found[]> => {
+    const search = new Search(start, aim, growth);
+    while (search.step(AT_ONCE)) await told(search.progress);
+    return search.best();
+  },
 };
 
 export type LabWorker = typeof lab;
