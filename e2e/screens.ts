@@ -49,7 +49,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'notes', ready: 'Count emergence', reach: tab('Notes') },
   { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
   { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', 'Roots'), picture: 'root-bench' },
-  { name: 'trunk', ready: 'Base caliper', reach: cohort('FM-36', 'Trunk'), picture: 'trunk-lab' },
+  { name: 'trunk', ready: 'Base caliper', reach: tab('Trunk') },
   { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage'), picture: 'lineage' },
   {
     name: 'start numbers',

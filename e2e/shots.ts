@@ -2,6 +2,7 @@
 import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { DESK, enter, openBrowser, PHONE } from './browser.ts';
+import { find } from './page.ts';
 import { reach, SCREENS } from './screens.ts';
 
 const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname;
@@ -56,6 +57,9 @@ async function tour(): Promise<void> {
   await page.goto('/cohorts');
   await page.getByRole('link', { name: 'FM-30' }).click();
   await shot(page, 'cohort', 'Ahead');
+  await page.goto(`/cohorts/${(await find(page, 'FM-36')).id}/trunk`);
+  await page.getByLabel(/^Goal at the base/).fill('40');
+  await shot(page, 'trunk-lab', 'Base caliper');
   await cuttingCheck(page);
   await context.close();
 }
