@@ -10,6 +10,7 @@ describe('the trunk lab', () => {
     const { id } = await find(page, 'FM-36');
     await page.goto(`/cohorts/${id}/trunk`);
     await page.getByText('Base caliper').waitFor();
+    await page.getByText('Measured so far').waitFor();
     const rows = page
       .getByRole('listitem')
       .filter({ has: page.getByRole('button', { name: /^Change course/ }) });

@@ -72,8 +72,10 @@ const asOf = (facts: CourseFacts, day: IsoDate): CourseFacts => ({
 
 /** Growth between the measurements of a cohort, against what its kind would have grown under the same work. */
 export function stretchesOf(facts: CourseFacts, book: SeasonBook): Stretch[] {
+  // on its parent a layer grew by the parent's roots
+  const own = facts.layer?.severedOn ?? facts.startedOn;
   const seen = facts.sizes
-    .flatMap((s) => (s.caliper === null ? [] : [{ on: s.on, caliper: s.caliper }]))
+    .flatMap((s) => (s.caliper === null || s.on < own ? [] : [{ on: s.on, caliper: s.caliper }]))
     .toSorted((a, b) => (a.on < b.on ? -1 : 1));
   return seen.slice(1).map(({ on, caliper }, i) => {
     const before = seen[i];

@@ -68,6 +68,14 @@ export function normalShare(z: number): number {
 export const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
 
+/** Standard deviation of a sample (n − 1); null for fewer than two. */
+export function spreadOf(values: readonly number[]): number | null {
+  if (values.length < 2) return null;
+  const m = mean(values)!;
+  return Math.sqrt(values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (values.length - 1));
+}
+
 export * from './circular.ts';
 export * from './counts.ts';
 export * from './fit.ts';
+export * from './sample.ts';

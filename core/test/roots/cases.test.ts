@@ -17,7 +17,6 @@ import {
   roomTowards,
   outFor,
   rootCuttings,
-  sampleFor,
   topToMatch,
   tradeOff,
   type Action,
@@ -25,6 +24,7 @@ import {
   type RootRecord,
   type Terms,
 } from '../../src/roots/index.ts';
+import { sampleFor } from '../../src/stats/index.ts';
 import { container } from '../../src/containers/index.ts';
 import { taxon } from '../../src/taxa/index.ts';
 

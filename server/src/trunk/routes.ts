@@ -1,11 +1,27 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import type { TrunkLab } from '@gonimos/contract/trunk';
+import type { Measured, TrunkLab } from '@gonimos/contract/trunk';
 import { labStart, learnGrowth, stretchesOf } from '@gonimos/core/lab';
+import { spreadOf } from '@gonimos/core/stats';
+import type { Sql } from '../db/index.ts';
 import { sure } from '../db/sure.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
+
+/** Samples of calipers that were recorded on a cohort itself, oldest first. */
+async function measuredOf(sql: Sql, cohortId: string): Promise<Measured[]> {
+  const rows = await sql('standing_record')
+    .where({ cohortId })
+    .whereRaw("details \\? 'sizes'")
+    .orderBy(['onDate', 'seq'])
+    .select('onDate', 'details');
+  return rows.flatMap(({ onDate: on, details }) => {
+    const { caliper, calipers = [] } = details.sizes ?? {};
+    if (caliper === null || caliper === undefined) return [];
+    return [{ on, caliper, n: Math.max(1, calipers.length), sd: spreadOf(calipers) }];
+  });
+}
 
 /** What the trunk lab begins with; its courses are worked out where they are looked at. */
 export function trunkRoutes(app: FastifyInstance): void {
@@ -25,7 +41,7 @@ export function trunkRoutes(app: FastifyInstance): void {
         growth: learnGrowth(stretchesOf(facts, book)),
         goal: goalCaliper,
         container: facts.container,
-        measured: facts.sizes.flatMap(({ on, caliper }) => (caliper === null ? [] : [{ on, caliper }])),
+        measured: await measuredOf(app.db, p.id),
       };
     },
   });

@@ -28,13 +28,15 @@ function outline(y: LabYear, scale: number): string {
 interface Drawn {
   y: LabYear;
   scale: number;
+  /** room for each year, px */
+  each: number;
 }
 
 /** A sacrifice leaves the stem and goes up beside it. */
-function Shoots({ y, scale }: Drawn) {
+function Shoots({ y, scale, each }: Drawn) {
   return y.sacrifices.map((s) => {
     const w = Math.max(1, s.diameter * scale);
-    const long = 14 + s.diameter * 1.6;
+    const long = Math.min(14 + s.diameter * 1.6, each * 0.9);
     const from = `M ${(y.caliper / 2) * scale - w / 2} ${TALL - s.height * scale}`;
     const path = {
       d: `${from} q ${long * 0.6} ${-long * 0.2} ${long * 0.75} ${-long}`,
@@ -50,7 +52,7 @@ function Shoots({ y, scale }: Drawn) {
   });
 }
 
-function Scars({ y, scale }: Drawn) {
+function Scars({ y, scale }: Omit<Drawn, 'each'>) {
   return y.scars
     .filter((s) => s.open > 0.5 && s.height * scale < TALL)
     .map((s) => (
@@ -65,10 +67,10 @@ function Scars({ y, scale }: Drawn) {
     ));
 }
 
-function Stem({ y, scale, x }: Drawn & { x: number }) {
+function Stem({ y, scale, each, x }: Drawn & { x: number }) {
   return (
     <g transform={`translate(${x} 4)`}>
-      <Shoots y={y} scale={scale} />
+      <Shoots y={y} scale={scale} each={each} />
       <polygon points={outline(y, scale)} fill="var(--wood)" stroke="var(--wood-line)" strokeWidth={1} />
       <Scars y={y} scale={scale} />
     </g>
@@ -85,6 +87,26 @@ interface Props {
   year: number | null;
 }
 
+/** The years over the stems below them. */
+export function Years({ years, width }: { years: readonly number[]; width: number }) {
+  const each = width / years.length;
+  return (
+    <svg width={width} height={18} aria-hidden="true">
+      {years.map((y, i) => (
+        <text
+          key={y}
+          x={each * (i + 0.5)}
+          y={13}
+          textAnchor="middle"
+          className="soft fill-current font-mono text-xs"
+        >
+          {each < 44 ? `’${String(y).slice(2)}` : y}
+        </text>
+      ))}
+    </svg>
+  );
+}
+
 /** The stem of a course at the end of each season, all to one scale; millimetres at the base below. */
 export function Silhouettes({ name, forecast, width, scale, year }: Props) {
   const { middle } = forecast;
@@ -96,7 +118,7 @@ export function Silhouettes({ name, forecast, width, scale, year }: Props) {
       <line x1={0} x2={width} y1={TALL + 4} y2={TALL + 4} stroke="var(--color-base-300)" />
       {middle.map((y, i) => (
         <g key={y.year} opacity={year === null || year === y.year ? 1 : 0.35}>
-          <Stem y={y} scale={scale} x={each * (i + 0.5)} />
+          <Stem y={y} scale={scale} each={each} x={each * (i + 0.5)} />
           {i % often === 0 && (
             <text
               x={each * (i + 0.5)}

@@ -73,6 +73,119 @@ function Pots({ wish, set, start }: { wish: Wish; set: (w: Partial<Wish>) => voi
   );
 }
 
+interface PartProps {
+  w: Wish;
+  set: (w: Partial<Wish>) => void;
+  /** the first spring */
+  year: number;
+  fault: (field: string) => string | undefined;
+}
+
+function Sacrifice({ w, set, year, fault }: PartProps) {
+  const s = w.sacrifice;
+  return (
+    <fieldset className="grid gap-3">
+      <label className="flex min-h-11 items-center gap-3 font-semibold">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={s !== null}
+          onChange={(e) =>
+            set({
+              sacrifice: e.target.checked ? { from: year, to: year + 4, height: 60, foliage: 0.5 } : null,
+            })
+          }
+        />
+        A sacrifice is left to grow
+      </label>
+      {s && (
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="From" error={fault('sacrifice.from')}>
+            <NumberInput value={s.from} onChange={(from) => set({ sacrifice: { ...s, from } })} />
+          </Field>
+          <Field label="Off in" error={fault('sacrifice.to')}>
+            <NumberInput value={s.to} onChange={(to) => set({ sacrifice: { ...s, to } })} />
+          </Field>
+          <Field label="Height" hint={`${unit('length')} above the base`} error={fault('sacrifice.height')}>
+            <MeasureInput
+              quantity="length"
+              value={s.height}
+              onChange={(h) => set({ sacrifice: { ...s, height: h ?? NaN } })}
+            />
+          </Field>
+          <Field label="Foliage" hint="% of a natural crown" error={fault('sacrifice.foliage')}>
+            <NumberInput
+              value={Math.round(s.foliage * 100)}
+              onChange={(n) => set({ sacrifice: { ...s, foliage: n / 100 } })}
+            />
+          </Field>
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+function Chop({ w, set, year, fault }: PartProps) {
+  const c = w.chop;
+  return (
+    <fieldset className="grid gap-3">
+      <label className="flex min-h-11 items-center gap-3 font-semibold">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={c !== null}
+          onChange={(e) => set({ chop: e.target.checked ? { year: year + 3, height: 150 } : null })}
+        />
+        The trunk is chopped
+      </label>
+      {c && (
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="In" error={fault('chop.year')}>
+            <NumberInput value={c.year} onChange={(year) => set({ chop: { ...c, year } })} />
+          </Field>
+          <Field label="At" hint={`${unit('length')} above the base`} error={fault('chop.height')}>
+            <MeasureInput
+              quantity="length"
+              value={c.height}
+              onChange={(h) => set({ chop: { ...c, height: h ?? NaN } })}
+            />
+          </Field>
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+function Ways({ w, set }: Pick<PartProps, 'w' | 'set'>) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">Ways of thickening besides</legend>
+      {METHODS.map((m) => (
+        <label key={m.id} className="flex min-h-11 items-start gap-3 py-1.5">
+          <input
+            type="checkbox"
+            className="checkbox mt-0.5"
+            checked={w.methods.includes(m.id)}
+            onChange={(e) =>
+              set({
+                methods: e.target.checked ? [...w.methods, m.id] : w.methods.filter((x) => x !== m.id),
+              })
+            }
+          />
+          <span>
+            {m.name}
+            <span className="soft block text-sm">
+              {m.words}; {m.works === 'base' ? 'swelling of the base' : 'wood of the year'}{' '}
+              {percent(m.p10 - 1)} to {percent(m.p90 - 1)} more, {m.basis}
+              {m.weak && ', weak'}
+            </span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
 /** One course: where it stands, what is cut, what feeds it, and what is tried besides. */
 export function WishSheet({ wish, letter, start, seasons, onKeep, onDrop, onClose }: Props) {
   const [w, setW] = useState(wish);
@@ -80,7 +193,6 @@ export function WishSheet({ wish, letter, start, seasons, onKeep, onDrop, onClos
   const faults = faultsOf(w, start, seasons);
   const fault = (field: string) => faults.find((f) => f.field === field)?.text;
   const others = faults.filter((f) => f.field.startsWith('pots'));
-  const { sacrifice: s, chop: c } = w;
   return (
     <Sheet
       title={`Course ${letter}`}
@@ -122,100 +234,9 @@ export function WishSheet({ wish, letter, start, seasons, onKeep, onDrop, onClos
             ))}
           </select>
         </Field>
-        <fieldset className="grid gap-3">
-          <label className="flex min-h-11 items-center gap-3 font-semibold">
-            <input
-              type="checkbox"
-              className="checkbox"
-              checked={s !== null}
-              onChange={(e) =>
-                set({
-                  sacrifice: e.target.checked
-                    ? { from: start.year, to: start.year + 4, height: 60, foliage: 0.5 }
-                    : null,
-                })
-              }
-            />
-            A sacrifice is left to grow
-          </label>
-          {s && (
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="From" error={fault('sacrifice.from')}>
-                <NumberInput value={s.from} onChange={(from) => set({ sacrifice: { ...s, from } })} />
-              </Field>
-              <Field label="Off in" error={fault('sacrifice.to')}>
-                <NumberInput value={s.to} onChange={(to) => set({ sacrifice: { ...s, to } })} />
-              </Field>
-              <Field
-                label="Height"
-                hint={`${unit('length')} above the base`}
-                error={fault('sacrifice.height')}
-              >
-                <MeasureInput
-                  quantity="length"
-                  value={s.height}
-                  onChange={(h) => set({ sacrifice: { ...s, height: h ?? NaN } })}
-                />
-              </Field>
-              <Field label="Foliage" hint="% of a natural crown" error={fault('sacrifice.foliage')}>
-                <NumberInput
-                  value={Math.round(s.foliage * 100)}
-                  onChange={(n) => set({ sacrifice: { ...s, foliage: n / 100 } })}
-                />
-              </Field>
-            </div>
-          )}
-        </fieldset>
-        <fieldset className="grid gap-3">
-          <label className="flex min-h-11 items-center gap-3 font-semibold">
-            <input
-              type="checkbox"
-              className="checkbox"
-              checked={c !== null}
-              onChange={(e) => set({ chop: e.target.checked ? { year: start.year + 3, height: 150 } : null })}
-            />
-            The trunk is chopped
-          </label>
-          {c && (
-            <div className="grid grid-cols-2 gap-3">
-              <Field label="In" error={fault('chop.year')}>
-                <NumberInput value={c.year} onChange={(year) => set({ chop: { ...c, year } })} />
-              </Field>
-              <Field label="At" hint={`${unit('length')} above the base`} error={fault('chop.height')}>
-                <MeasureInput
-                  quantity="length"
-                  value={c.height}
-                  onChange={(h) => set({ chop: { ...c, height: h ?? NaN } })}
-                />
-              </Field>
-            </div>
-          )}
-        </fieldset>
-        <fieldset>
-          <legend className="mb-1 font-semibold">Ways of thickening besides</legend>
-          {METHODS.map((m) => (
-            <label key={m.id} className="flex min-h-11 items-start gap-3 py-1.5">
-              <input
-                type="checkbox"
-                className="checkbox mt-0.5"
-                checked={w.methods.includes(m.id)}
-                onChange={(e) =>
-                  set({
-                    methods: e.target.checked ? [...w.methods, m.id] : w.methods.filter((x) => x !== m.id),
-                  })
-                }
-              />
-              <span>
-                {m.name}
-                <span className="soft block text-sm">
-                  {m.words}; {m.works === 'base' ? 'swelling of the base' : 'wood of the year'}{' '}
-                  {percent(m.p10 - 1)} to {percent(m.p90 - 1)} more, {m.basis}
-                  {m.weak && ', weak'}
-                </span>
-              </span>
-            </label>
-          ))}
-        </fieldset>
+        <Sacrifice w={w} set={set} year={start.year} fault={fault} />
+        <Chop w={w} set={set} year={start.year} fault={fault} />
+        <Ways w={w} set={set} />
         <div className="bg-[var(--slip)] px-4 py-3">
           <strong>Mind:</strong> Saws and shears: cut away from the hand, gloves and eye protection on. Big
           pots: two people or a lift. Local rules come first.
