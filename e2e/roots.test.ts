@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { CDPSession, Page } from 'playwright-core';
+import type { CDPSession, Locator, Page } from 'playwright-core';
 import type { FittingLine } from '@gonimos/contract/fittings';
 import type { RootBench } from '@gonimos/contract/root-records';
 import { here } from './here.ts';
@@ -141,7 +141,7 @@ describe('the root bench', () => {
     expect(pdf.subarray(0, 5).toString()).to.equal('%PDF-');
   });
 
-  it('by keyboard alone: nine roots placed, turned, thickened, one taken back', async () => {
+  it('by keyboard alone: nine roots placed, turned, thickened, one taken back, the plant leant', async () => {
     const { page, id } = await bench('TC-34');
     const before = (await rootsOf(page, id)).records.length;
     await page.getByRole('group', { name: /^Roots from above/ }).focus();
@@ -154,12 +154,21 @@ describe('the root bench', () => {
     await page.keyboard.press('Control+z');
     await page.keyboard.press('Control+y');
     await page.getByText('Cuts at this sitting').waitFor();
-    await page.getByRole('button', { name: 'Keep the drawing' }).focus();
-    await page.keyboard.press('Enter');
+    const enter = async (what: Locator) => {
+      await what.focus();
+      await page.keyboard.press('Enter');
+    };
+    await enter(page.locator('summary', { hasText: 'Another plane, tilt or front' }));
+    await enter(page.getByRole('button', { name: 'Compare planes and tilts' }));
+    await enter(page.getByRole('button', { name: /^Take it.*leaning/ }).first());
+    await enter(page.getByRole('button', { name: 'Keep the drawing' }));
     await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
     const { records } = await rootsOf(page, id);
     expect(records.length).to.be.at.least(Math.max(1, before));
-    expect(records.at(-1)!.record.roots.length).to.be.at.least(9);
+    const { roots } = records.at(-1)!.record;
+    expect(roots.length).to.be.at.least(9);
+    // leant over, one side of the base stands higher than the other
+    expect(Math.max(...roots.map((r) => r.height)) > Math.min(...roots.map((r) => r.height))).to.equal(true);
   });
 
   it('dragging among thirty roots keeps the page quick', async () => {

@@ -4,6 +4,7 @@ import {
   boardPlan,
   compareFronts,
   compassWord,
+  posed,
   remediesFor,
   type Measures,
   type PoseAnswer,
@@ -70,6 +71,18 @@ const poseWords = ({ pose }: PoseAnswer): string =>
     .filter(Boolean)
     .join(', ');
 
+const isAsDrawn = ({ pose }: PoseAnswer): boolean => pose.height === 0 && pose.tilt === 0;
+
+/** Heights and angles as they are typed: to a tenth of a millimetre, and whole degrees within what can be drawn. */
+const rounded = (record: RootRecord): RootRecord => ({
+  ...record,
+  roots: record.roots.map((r) => ({
+    ...r,
+    height: Math.round(r.height * 10) / 10,
+    angle: Math.max(-90, Math.min(90, Math.round(r.angle))),
+  })),
+});
+
 /** Planes, tilts and fronts side by side, with what each costs and keeps. */
 function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) {
   const [found, setFound] = useState<{ of: RootRecord; all: PoseAnswer[] } | null>(null);
@@ -89,11 +102,23 @@ function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) 
       {found && (
         <ol className="divide-y divide-base-300">
           {found.all.slice(0, 5).map((a) => (
-            <li key={poseWords(a)} className="py-1.5">
-              <strong>{poseWords(a)}</strong>
-              <span className="soft block text-sm">
-                score {a.score} after cutting {percent(a.share)}; {plural(a.kept, 'root')} kept, {a.gone} lost
+            <li key={poseWords(a)} className="flex flex-wrap items-center justify-between gap-2 py-1.5">
+              <span>
+                <strong>{poseWords(a)}</strong>
+                <span className="soft block text-sm">
+                  score {a.score} after cutting {percent(a.share)}; {plural(a.kept, 'root')} kept, {a.gone}{' '}
+                  lost
+                </span>
               </span>
+              {found.of === record && !isAsDrawn(a) && (
+                <button
+                  type="button"
+                  className="btn btn-sm"
+                  onClick={() => act({ do: 'record', record: rounded(posed(record, a.pose)) })}
+                >
+                  Take it<span className="sr-only"> {poseWords(a)}</span>
+                </button>
+              )}
             </li>
           ))}
         </ol>
