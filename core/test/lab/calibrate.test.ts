@@ -1,27 +1,9 @@
 import { expect } from 'chai';
-import {
-  forecast,
-  learnGrowth,
-  luckOf,
-  MEDIAN_LUCK,
-  runCourse,
-  type LabStart,
-  type Stretch,
-} from '@gonimos/core/lab';
+import { forecast, learnGrowth, luckOf, MEDIAN_LUCK, runCourse, type Stretch } from '@gonimos/core/lab';
 import { random } from '@gonimos/core/random';
-import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
+import { plantOf } from './plant.ts';
 
-const maple = taxon('acer-campestre');
-const START: LabStart = {
-  year: 1,
-  ring: FREE_RING[maple.pace].value,
-  tolerance: toleranceOf(maple),
-  vigour: 4,
-  caliper: 8,
-  height: null,
-  litres: 9,
-  wall: 'air-pruning',
-};
+const START = plantOf('acer-campestre', { year: 1, litres: 9, wall: 'air-pruning' });
 const STILL = { id: 'x', name: 'x', acts: [] };
 const YEARS = 10;
 const COHORTS = 2000;

@@ -12,18 +12,11 @@ import {
 import { random } from '@gonimos/core/random';
 import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
 import type { Wall } from '@gonimos/core/containers';
+import { plantOf } from './plant.ts';
 
 const kind = (id: string) => ({ ring: FREE_RING[taxon(id).pace].value, tolerance: toleranceOf(taxon(id)) });
-const plant = (more: Partial<LabStart> = {}): LabStart => ({
-  year: 1,
-  ...kind('acer-campestre'),
-  vigour: 4,
-  caliper: 3,
-  height: null,
-  litres: 0.25,
-  wall: 'air-pruning',
-  ...more,
-});
+const plant = (more: Partial<LabStart> = {}): LabStart =>
+  plantOf('acer-campestre', { year: 1, caliper: 3, litres: 0.25, wall: 'air-pruning', ...more });
 const move = (year: number, litres: number | null, wall: Wall, rootCut = 0): LabAct => ({
   year,
   do: 'move',

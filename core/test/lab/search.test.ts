@@ -1,26 +1,8 @@
 import { expect } from 'chai';
-import {
-  coursesToTry,
-  forecast,
-  courseOf,
-  Search,
-  unbeaten,
-  type Aim,
-  type LabStart,
-} from '@gonimos/core/lab';
-import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
+import { coursesToTry, forecast, courseOf, Search, unbeaten, type Aim } from '@gonimos/core/lab';
+import { plantOf } from './plant.ts';
 
-const maple = taxon('acer-campestre');
-const start: LabStart = {
-  year: 2037,
-  ring: FREE_RING[maple.pace].value,
-  tolerance: toleranceOf(maple),
-  vigour: 4,
-  caliper: 8,
-  height: null,
-  litres: 1,
-  wall: 'smooth',
-};
+const start = plantOf('acer-campestre');
 const aim = (more: Partial<Aim> = {}): Aim => ({
   mm: 40,
   seasons: 10,

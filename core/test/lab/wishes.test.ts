@@ -1,27 +1,8 @@
 import { expect } from 'chai';
-import {
-  courseOf,
-  difference,
-  faultsOf,
-  forecast,
-  goalFault,
-  outcomeOf,
-  type LabStart,
-  type Wish,
-} from '@gonimos/core/lab';
-import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
+import { courseOf, difference, faultsOf, forecast, goalFault, outcomeOf, type Wish } from '@gonimos/core/lab';
+import { plantOf } from './plant.ts';
 
-const hornbeam = taxon('carpinus-betulus');
-const start: LabStart = {
-  year: 2037,
-  ring: FREE_RING[hornbeam.pace].value,
-  tolerance: toleranceOf(hornbeam),
-  vigour: 4,
-  caliper: 8,
-  height: null,
-  litres: 3,
-  wall: 'smooth',
-};
+const start = plantOf('carpinus-betulus', { litres: 3 });
 const wish = (more: Partial<Wish> = {}): Wish => ({
   name: 'x',
   pots: [],

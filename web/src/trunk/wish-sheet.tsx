@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { faultsOf, METHODS, type LabStart, type Wish } from '@gonimos/core/lab';
 import { percent } from '@gonimos/core/words';
@@ -81,78 +81,102 @@ interface PartProps {
   fault: (field: string) => string | undefined;
 }
 
-function Sacrifice({ w, set, year, fault }: PartProps) {
-  const s = w.sacrifice;
+interface MayProps {
+  words: string;
+  done: boolean;
+  onChange: (done: boolean) => void;
+  children: ReactNode;
+}
+
+/** Something that may be part of a course; its figures are asked for once it is. */
+function May({ words, done, onChange, children }: MayProps) {
   return (
     <fieldset className="grid gap-3">
       <label className="flex min-h-11 items-center gap-3 font-semibold">
         <input
           type="checkbox"
           className="checkbox"
-          checked={s !== null}
-          onChange={(e) =>
-            set({
-              sacrifice: e.target.checked ? { from: year, to: year + 4, height: 60, foliage: 0.5 } : null,
-            })
-          }
+          checked={done}
+          onChange={(e) => onChange(e.target.checked)}
         />
-        A sacrifice is left to grow
+        {words}
       </label>
+      {done && <div className="grid grid-cols-2 gap-3">{children}</div>}
+    </fieldset>
+  );
+}
+
+interface HeightProps {
+  label: string;
+  value: number;
+  error: string | undefined;
+  onChange: (mm: number) => void;
+}
+
+const Height = ({ label, value, error, onChange }: HeightProps) => (
+  <Field label={label} hint={`${unit('length')} above the base`} error={error}>
+    <MeasureInput quantity="length" value={value} onChange={(mm) => onChange(mm ?? NaN)} />
+  </Field>
+);
+
+function Sacrifice({ w, set, year, fault }: PartProps) {
+  const s = w.sacrifice;
+  return (
+    <May
+      words="A sacrifice is left to grow"
+      done={s !== null}
+      onChange={(done) =>
+        set({ sacrifice: done ? { from: year, to: year + 4, height: 60, foliage: 0.5 } : null })
+      }
+    >
       {s && (
-        <div className="grid grid-cols-2 gap-3">
+        <>
           <Field label="From" error={fault('sacrifice.from')}>
             <NumberInput value={s.from} onChange={(from) => set({ sacrifice: { ...s, from } })} />
           </Field>
           <Field label="Off in" error={fault('sacrifice.to')}>
             <NumberInput value={s.to} onChange={(to) => set({ sacrifice: { ...s, to } })} />
           </Field>
-          <Field label="Height" hint={`${unit('length')} above the base`} error={fault('sacrifice.height')}>
-            <MeasureInput
-              quantity="length"
-              value={s.height}
-              onChange={(h) => set({ sacrifice: { ...s, height: h ?? NaN } })}
-            />
-          </Field>
+          <Height
+            label="Height"
+            value={s.height}
+            error={fault('sacrifice.height')}
+            onChange={(height) => set({ sacrifice: { ...s, height } })}
+          />
           <Field label="Foliage" hint="% of a natural crown" error={fault('sacrifice.foliage')}>
             <NumberInput
               value={Math.round(s.foliage * 100)}
               onChange={(n) => set({ sacrifice: { ...s, foliage: n / 100 } })}
             />
           </Field>
-        </div>
+        </>
       )}
-    </fieldset>
+    </May>
   );
 }
 
 function Chop({ w, set, year, fault }: PartProps) {
   const c = w.chop;
   return (
-    <fieldset className="grid gap-3">
-      <label className="flex min-h-11 items-center gap-3 font-semibold">
-        <input
-          type="checkbox"
-          className="checkbox"
-          checked={c !== null}
-          onChange={(e) => set({ chop: e.target.checked ? { year: year + 3, height: 150 } : null })}
-        />
-        The trunk is chopped
-      </label>
+    <May
+      words="The trunk is chopped"
+      done={c !== null}
+      onChange={(done) => set({ chop: done ? { year: year + 3, height: 150 } : null })}
+    >
       {c && (
-        <div className="grid grid-cols-2 gap-3">
+        <>
           <Field label="In" error={fault('chop.year')}>
             <NumberInput value={c.year} onChange={(year) => set({ chop: { ...c, year } })} />
           </Field>
-          <Field label="At" hint={`${unit('length')} above the base`} error={fault('chop.height')}>
-            <MeasureInput
-              quantity="length"
-              value={c.height}
-              onChange={(h) => set({ chop: { ...c, height: h ?? NaN } })}
-            />
-          </Field>
-        </div>
+          <Height
+            label="At"
+            value={c.height}
+            error={fault('chop.height')}
+            onChange={(height) => set({ chop: { ...c, height } })}
+          />
+        </>
       )}
-    </fieldset>
+    </May>
   );
 }
 
