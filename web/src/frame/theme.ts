@@ -8,7 +8,14 @@ export function useTheme(): [dark: boolean, flip: () => void] {
         (matchMedia('(prefers-color-scheme: dark)').matches ? 'kuro' : 'ash')) === 'kuro',
   );
   useEffect(() => {
-    document.documentElement.dataset.theme = dark ? 'kuro' : 'ash';
+    // paper is white in the evening too
+    const printing = matchMedia('print');
+    const put = () => {
+      document.documentElement.dataset.theme = dark && !printing.matches ? 'kuro' : 'ash';
+    };
+    put();
+    printing.addEventListener('change', put);
+    return () => printing.removeEventListener('change', put);
   }, [dark]);
   const flip = () => {
     localStorage.setItem('theme', dark ? 'ash' : 'kuro');
