@@ -6,7 +6,7 @@ import type { Turn } from './planning/crew.ts';
 import { workOffSome, type Kept } from './planning/due.ts';
 
 /** Courses planned in one transaction: on a thread of its own they hold up nobody's answer. */
-const AT_ONCE = 100;
+const AT_ONCE = 170;
 
 const { url } = workerData as { url: string };
 const house = houseOf(openDatabase(url, 1));

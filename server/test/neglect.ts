@@ -181,8 +181,13 @@ export class Neglect {
       const was = before?.get(s.key);
       if (!was || !this.movedFar(was, s) || isMissed) continue;
       changes ??= await this.v.get<PlanChange[]>(`/cohorts/${c.id}/changes`);
+      // aftercare is told with the step it follows
+      const heads = s.key.split('.').map((_, i, parts) => parts.slice(0, i + 1).join('.'));
       const told = changes.some(
-        (x) => x.key === s.key && x.nowOpens !== null && Math.abs(daysBetween(x.nowOpens, s.opens!)) <= DRIFT,
+        (x) =>
+          x.nowOpens !== null &&
+          heads.includes(x.key) &&
+          (x.key !== s.key || Math.abs(daysBetween(x.nowOpens, s.opens!)) <= DRIFT),
       );
       expect(told, `${where} moved from ${was.opens} to ${s.opens} without a word`).to.equal(true);
     }

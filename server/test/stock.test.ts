@@ -81,3 +81,30 @@ describe('containers on the shelf', () => {
     );
   });
 });
+
+describe('a shelf that holds too little', () => {
+  it('the same ones wait day after day: nobody is put off and called back in turn', async () => {
+    const b = await bench();
+    const w = await workshop(b);
+    const [one] = [await w.ready(), await w.ready(), await w.ready()];
+    const { container } = await w.step(one.id, 'correct');
+    const shelf = async () => (await w.v.get<StockRow[]>('/stock')).find((r) => r.container === container)!;
+    const count = async (counted: number) =>
+      must(w.v.put('/stock', { container, version: (await shelf()).version, counted, arriving: 0 }));
+    await count(0);
+    const { wanted } = await shelf();
+    await count(Math.floor(wanted / 2));
+    const waiting = async (): Promise<string[]> =>
+      b.db('course_step').where({ container }).whereNotNull('wantsOn').orderBy('cohortId').pluck('cohort_id');
+    const first = await waiting();
+    expect(first.length).to.be.above(0);
+    for (let day = 0; day < 3; day++) {
+      await must(w.v.post('/demo/calendar', { id: id(), days: 1 }));
+      expect(await waiting(), `day ${day}`).to.deep.equal(first);
+      expect((await shelf()).wanted).to.equal(wanted);
+    }
+    await count(wanted);
+    expect(await waiting()).to.deep.equal([]);
+    await b.close();
+  }).timeout(60_000);
+});

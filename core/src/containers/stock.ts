@@ -36,9 +36,11 @@ export function allocate(all: readonly Shelf[], wants: readonly Want[], today: s
       .filter((w) => w.container === shelf.container)
       .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id < b.id ? -1 : 1));
     let arrived = false;
+    // of what arrives, spoken for by those who wait for it
+    let promised = 0;
     for (const w of inTurn) {
       if (!arrived && shelf.arrives !== null && w.on >= shelf.arrives) {
-        left += shelf.arriving;
+        left += shelf.arriving - promised;
         arrived = true;
       }
       if (w.count <= left) {
@@ -46,13 +48,18 @@ export function allocate(all: readonly Shelf[], wants: readonly Want[], today: s
         lastTaker = w.code;
         continue;
       }
-      const comes = shelf.arrives !== null && !arrived && w.count <= left + shelf.arriving;
+      const coming = arrived || shelf.arrives === null ? 0 : shelf.arriving - promised;
+      const comes = coming > 0 && w.count <= left + coming;
       short.set(w.id, {
         container: shelf.container,
         count: w.count - Math.max(0, left),
         until: comes ? shelf.arrives : null,
         takenBy: lastTaker,
       });
+      if (!comes) continue;
+      const arriving = Math.min(coming, w.count);
+      promised += arriving;
+      left -= w.count - arriving;
     }
   }
   return short;

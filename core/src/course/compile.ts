@@ -10,13 +10,14 @@ import { lapses } from './lapse.ts';
 import { materialsOf } from './materials.ts';
 import { survivalOdds } from './odds.ts';
 import { objection, place, type Placement } from './place.ts';
+import { endWhenCaredFor, leftOf, partedFrom, withPart } from './parts.ts';
 import { reasonsOf } from './reasons.ts';
 import { oldWoodReason, topAbove } from './rules/old-wood.ts';
 import type { LastWork } from './rules/rule.ts';
 import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/reserve.ts';
 import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
-import type { Context, Course, CourseFacts, PlannedStep, StepFact, StepInHand } from './types.ts';
+import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
 
 /** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
 const marks = (hand: StepInHand, into: string | null): boolean =>
@@ -75,29 +76,6 @@ class Planner {
     return !d || d.done || (optional === true && d.day === null);
   }
 
-  /** The step this one is aftercare of, where that was done on a part of the plants only. */
-  private parted({ step }: StepInHand): StepFact | null {
-    const of = step.chain === null ? undefined : this.ctx.facts.steps[step.chain];
-    return of?.status === 'planned' && of.part && of.partOn ? of : null;
-  }
-
-  /** Plants a step is still to be done on: aftercare follows the part that was worked. */
-  private left(hand: StepInHand): number {
-    const all = this.parted(hand)?.part ?? this.ctx.facts.live;
-    return Math.max(0, all - (hand.fact.part ?? 0));
-  }
-
-  /** For as long as aftercare of a part is laid out, the work it follows counts as done on that part's day. */
-  private withPart(hand: StepInHand, lay: () => void): void {
-    const part = this.parted(hand);
-    const key = hand.step.chain!;
-    const whole = this.ctx.dates.get(key);
-    if (!part || !whole) return lay();
-    this.ctx.dates.set(key, { ...whole, day: toDay(part.partOn!), done: true });
-    lay();
-    this.ctx.dates.set(key, whole);
-  }
-
   /** Whether there is anything to do a step on: of seed that did not come up, only looks for it and its covers. */
   private hasPlants({ op }: StepInHand): boolean {
     return !this.ctx.facts.nothingUp || op.asks.includes('emergence') || op.cover !== undefined;
@@ -117,6 +95,7 @@ class Planner {
       opensEarly: null,
       opensLate: null,
       target: null,
+      wantsOn: null,
       doneOn: null,
       container: step.container ?? null,
       rootCut: null,
@@ -124,10 +103,10 @@ class Planner {
       odds: null,
       ready:
         this.hasPlants(hand) &&
-        (this.parted(hand) === null || this.left(hand) > 0) &&
+        (partedFrom(this.ctx, hand) === null || leftOf(this.ctx, hand) > 0) &&
         step.after.every((a) => this.isDone(a.step, a.optional)),
       waits: [],
-      minutes: minutesFor(this.ctx, op, this.left(hand)),
+      minutes: minutesFor(this.ctx, op, leftOf(this.ctx, hand)),
       offers: null,
       refusal: null,
       span: null,
@@ -200,6 +179,17 @@ class Planner {
     return out;
   }
 
+  /**
+   * When a step would be done if what it wants were there. It stands in line for that day as long as it is short:
+   * put off for want of containers it would want none, would be put back, and would want them again.
+   */
+  private wantsOn(hand: StepInHand): IsoDate | null {
+    if (!hand.fact.short) return null;
+    const supplied = { ...hand, fact: { ...hand.fact, short: undefined } };
+    const { target } = place(this.ctx, supplied, this.plant, this.last);
+    return target === null ? null : toIso(target);
+  }
+
   private plan(hand: StepInHand): void {
     const { ctx } = this;
     const row = this.base(hand);
@@ -208,6 +198,7 @@ class Planner {
     const by = hand.fact.moved?.overrides ? hand.fact.moved : null;
     if (by && toDay(by.to) >= ctx.today) return this.setByHand(hand, row, found, toDay(by.to));
     row.reasons = reasonsOf(found, hand);
+    row.wantsOn = this.wantsOn(hand);
     this.planned.set(row.key, row);
     const { window, target } = found;
     if (target === null || !window) {
@@ -307,19 +298,11 @@ class Planner {
       if (hand.step.key === until) break;
       if (hand.fact.status === 'dropped') this.drop(hand);
       else if (hand.fact.status !== 'done') {
-        this.withPart(hand, () => this.plan(hand));
-        this.caredFor(hand);
+        withPart(this.ctx, hand, () => this.plan(hand));
+        endWhenCaredFor(this.ctx, hand);
       }
     }
     return this;
-  }
-
-  /** Aftercare that was done on the whole of its part is over for what follows it: a cover that is on comes off. */
-  private caredFor(hand: StepInHand): void {
-    const { key } = hand.step;
-    const laid = this.ctx.dates.get(key);
-    if (!laid || !hand.fact.partOn || this.parted(hand) === null || this.left(hand) > 0) return;
-    this.ctx.dates.set(key, { ...laid, day: toDay(hand.fact.partOn), done: true });
   }
 
   /**

@@ -1,5 +1,5 @@
 import { daysBetween, type IsoDate } from '../calendar/index.ts';
-import { driftOf, isFar, within } from './drift.ts';
+import { isNoNews } from './drift.ts';
 import type { Course, PlannedStep, Reason } from './types.ts';
 
 /** A step whose window or state changed between two plans. */
@@ -15,28 +15,41 @@ export interface Moved {
 
 type Plan = Pick<PlannedStep, 'key' | 'status' | 'opens' | 'closes'>;
 
-/**
- * What moved from one plan to the next and the rule that decided it; steps done since are left out. With `today`, a
- * small shift of what lies far ahead is left out too: it is no news.
- */
-export function diffCourse(before: readonly Plan[], after: Course, today?: IsoDate): Moved[] {
+/** What moved from one plan to the next and the rule that decided it; steps done since are left out. */
+export function diffCourse(before: readonly Plan[], after: Pick<Course, 'steps'>): Moved[] {
   const old = new Map(before.map((s) => [s.key, s]));
-  return after.steps.flatMap((now) => {
+  return after.steps.flatMap((now) => movedStep(old.get(now.key), now) ?? []);
+}
+
+function movedStep(was: Plan | undefined, now: PlannedStep): Moved | null {
+  if (!was || now.status === 'done' || now.status === 'dropped' || was.status === 'done') return null;
+  if (was.opens === now.opens && was.closes === now.closes) return null;
+  return {
+    key: now.key,
+    title: now.title,
+    was: { opens: was.opens, closes: was.closes },
+    now: { opens: now.opens, closes: now.closes },
+    days: was.opens && now.opens ? daysBetween(was.opens, now.opens) : null,
+    because: now.reasons.find((r) => r.binding) ?? now.reasons[0] ?? null,
+  };
+}
+
+/**
+ * What is worth a word of steps laid anew: no small shift of what lies far ahead, and no aftercare that goes with
+ * the step it follows.
+ */
+export function newsOf(before: readonly Plan[], laid: readonly PlannedStep[], today: IsoDate): Moved[] {
+  const old = new Map(before.map((s) => [s.key, s]));
+  const moving = new Set<string>();
+  const news: Moved[] = [];
+  for (const now of laid) {
     const was = old.get(now.key);
-    if (!was || now.status === 'done' || now.status === 'dropped' || was.status === 'done') return [];
-    if (was.opens === now.opens && was.closes === now.closes) return [];
-    if (today !== undefined && isFar(was, today) && within(was, now, driftOf(now, today))) return [];
-    return [
-      {
-        key: now.key,
-        title: now.title,
-        was: { opens: was.opens, closes: was.closes },
-        now: { opens: now.opens, closes: now.closes },
-        days: was.opens && now.opens ? daysBetween(was.opens, now.opens) : null,
-        because: now.reasons.find((r) => r.binding) ?? now.reasons[0] ?? null,
-      },
-    ];
-  });
+    const moved = movedStep(was, now);
+    if (!moved || isNoNews(was!, now, today)) continue;
+    moving.add(now.key);
+    if (now.chain === null || !moving.has(now.chain)) news.push(moved);
+  }
+  return news;
 }
 
 /** Two plans for the same cohort side by side: what moves, what is new, what falls away. */

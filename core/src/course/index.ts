@@ -1,6 +1,6 @@
 export * from './compile.ts';
 export * from './diff.ts';
-export { onlyDrifted, type Drifting } from './drift.ts';
+export { isOver, onlyDrifted, type Drifting } from './drift.ts';
 export { GRACE_DAYS } from './lapse.ts';
 export * from './types.ts';
 export { readyShare } from './rules/buds.ts';

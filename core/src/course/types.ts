@@ -177,6 +177,8 @@ export interface PlannedStep {
   opensLate: IsoDate | null;
   /** day the plan counts on */
   target: IsoDate | null;
+  /** day its containers would be wanted, where it waits for them; null: on its target */
+  wantsOn: IsoDate | null;
   doneOn: IsoDate | null;
   container: string | null;
   /** share of the root to take: wanted, and what the plant bears on the target day */

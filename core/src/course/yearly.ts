@@ -145,6 +145,7 @@ function yearly(ctx: Context, key: string, operationId: string, opens: Day, clos
     opensEarly: toIso(opens),
     opensLate: toIso(opens),
     target: toIso(day),
+    wantsOn: null,
     doneOn: done ? fact.doneOn! : null,
     rootCut: null,
     topCut: null,

@@ -6,7 +6,7 @@ export * from './degree-days.ts';
 export * from './marker-rules.ts';
 export * from './markers.ts';
 export * from './suited.ts';
-export { seasonModel, type SeasonModel } from './model.ts';
+export { ordinarySeasons, seasonModel, type OrdinarySeasons, type SeasonModel } from './model.ts';
 export * from './observe.ts';
 export * from './outlook.ts';
 export * from './weather.ts';

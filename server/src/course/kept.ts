@@ -1,10 +1,13 @@
-import type { Drifting } from '@gonimos/core/course';
+import { isOver, type Drifting, type PlannedStep } from '@gonimos/core/course';
 import type { Sql } from '../db/index.ts';
 
 /** A step of a plan as far as the next plan has to know it; the digest stands for the rest. */
-export type KeptStep = Drifting & { digest: string };
+export type KeptStep = Drifting & Pick<PlannedStep, 'wantsOn'> & { digest: string };
 
-type KeptValues = [
+/** Of a step that is over nothing else is ever asked. */
+type OverValues = [key: string, status: KeptStep['status'], digest: string];
+
+type OpenValues = [
   key: string,
   title: string,
   status: KeptStep['status'],
@@ -17,10 +20,32 @@ type KeptValues = [
   target: string | null,
   waits: KeptStep['waits'],
   digest: string,
+  wantsOn: string | null | undefined,
 ];
+
+type KeptValues = OverValues | OpenValues;
+
+const isOverValues = (v: KeptValues): v is OverValues => v.length === 3;
+
+const overStep = ([key, status, digest]: OverValues): KeptStep => ({
+  key,
+  title: '',
+  status,
+  chain: null,
+  container: null,
+  ready: true,
+  minutes: 0,
+  opens: null,
+  closes: null,
+  target: null,
+  waits: [],
+  digest,
+  wantsOn: null,
+});
 
 // as plainly as can be: hundreds of thousands are read every day
 function keptStep(v: KeptValues): KeptStep {
+  if (isOverValues(v)) return overStep(v);
   return {
     key: v[0],
     title: v[1],
@@ -34,10 +59,14 @@ function keptStep(v: KeptValues): KeptStep {
     target: v[9],
     waits: v[10],
     digest: v[11],
+    // plans kept before it was known have none
+    wantsOn: v[12] ?? null,
   };
 }
 
-const keptValues = (s: KeptStep): KeptValues => [
+const keptValues = (s: KeptStep): KeptValues => (isOver(s) ? [s.key, s.status, s.digest] : openValues(s));
+
+const openValues = (s: KeptStep): OpenValues => [
   s.key,
   s.title,
   s.status,
@@ -50,6 +79,7 @@ const keptValues = (s: KeptStep): KeptValues => [
   s.target,
   s.waits,
   s.digest,
+  s.wantsOn,
 ];
 
 /** The plan last compiled for a cohort, as it is kept. */

@@ -1,5 +1,6 @@
 import { createHash, hash } from 'node:crypto';
-import { diffCourse, onlyDrifted, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import { daysBetween } from '@gonimos/core/calendar';
+import { newsOf, onlyDrifted, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import { asKept, keptSteps, type KeptPlan, type KeptStep } from './kept.ts';
 
@@ -39,8 +40,12 @@ function digestOfAll(course: Course, texts: readonly string[], today: string): s
 const rowOf = (cohortId: string, seq: number, text: string): string =>
   `{"cohortId":"${cohortId}","seq":${seq},${text.slice(1)}`;
 
-const wantsOf = (steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target'>[]): string[] =>
-  steps.filter((s) => s.status === 'planned' && s.container).map((s) => `${s.container} ${s.target}`);
+const wantsOf = (
+  steps: readonly Pick<PlannedStep, 'status' | 'container' | 'target' | 'wantsOn'>[],
+): string[] =>
+  steps
+    .filter((s) => s.status === 'planned' && s.container)
+    .map((s) => `${s.container} ${s.wantsOn ?? s.target}`);
 
 function summaryOf(course: Course, today: string): string {
   const next = course.steps
@@ -57,6 +62,17 @@ function summaryOf(course: Course, today: string): string {
   });
 }
 
+/** A step near at hand that has moved by more than this takes what follows it along, days. */
+const TAKES_ALONG = 30;
+
+/** Whether what is near has stayed about where it was, so that the drift of what is far may wait. */
+const nearHolds = (course: Course, before: ReadonlyMap<string, KeptStep>, today: string): boolean =>
+  course.steps.every((step) => {
+    const was = before.get(step.key);
+    if (!was?.opens || !step.opens || was.opens === step.opens) return true;
+    return Math.abs(daysBetween(was.opens, step.opens)) <= TAKES_ALONG || onlyDrifted(was, step, today);
+  });
+
 /** Step by step: rows of what is new, and all steps as they are kept from now on. */
 function compare(
   cohortId: string,
@@ -64,19 +80,22 @@ function compare(
   texts: readonly string[] | null,
   before: ReadonlyMap<string, KeptStep>,
   today: string,
-): { rows: string[]; steps: KeptStep[] } {
+): { rows: string[]; news: PlannedStep[]; steps: KeptStep[] } {
   const rows: string[] = [];
+  const news: PlannedStep[] = [];
+  const mayDrift = texts === null && nearHolds(course, before, today);
   const steps = course.steps.map((step, seq) => {
     const was = before.get(step.key);
-    // what lies far ahead and has drifted by a day is not even put into words
-    if (!texts && was && onlyDrifted(was, step, today)) return was;
+    // what lies far ahead and has drifted is not even put into words
+    if (mayDrift && was && onlyDrifted(was, step, today)) return was;
     const text = texts?.[seq] ?? JSON.stringify(step);
     const digest = digestOf(text, seq);
     if (was?.digest === digest) return was;
     rows.push(rowOf(cohortId, seq, text));
+    news.push(step);
     return { ...step, digest };
   });
-  return { rows, steps };
+  return { rows, news, steps };
 }
 
 /**
@@ -94,7 +113,7 @@ export function layOut(
   const digest = texts ? digestOfAll(course, texts, today) : '';
   if (texts && digest === kept.digest) return null;
   const was = keptSteps(kept);
-  const { rows, steps } = compare(cohortId, course, texts, new Map(was.map((s) => [s.key, s])), today);
+  const { rows, news, steps } = compare(cohortId, course, texts, new Map(was.map((s) => [s.key, s])), today);
   const now = new Set(steps.map((s) => s.key));
   const gone = was.filter((s) => !now.has(s.key)).map((s) => s.key);
   if (drift && rows.length === 0 && gone.length === 0) return null;
@@ -104,7 +123,7 @@ export function layOut(
     gone,
     kept: asKept(steps),
     summary: `{"id":"${cohortId}","planDigest":"${digest}",${summaryOf(course, today).slice(1)}`,
-    moved: was.length > 0 ? diffCourse(was, course, today) : [],
+    moved: was.length > 0 ? newsOf(was, news, today) : [],
     wants: { was: wantsOf(was), now: wantsOf(course.steps) },
   };
 }

@@ -15,6 +15,7 @@ const COLUMNS = {
   opensEarly: 's.opensEarly',
   opensLate: 's.opensLate',
   target: 's.target',
+  wantsOn: 's.wantsOn',
   doneOn: 's.doneOn',
   container: 's.container',
   rootCut: 's.rootCut',
@@ -102,6 +103,7 @@ const STEP_COLUMNS = {
   opensEarly: 'date',
   opensLate: 'date',
   target: 'date',
+  wantsOn: 'date',
   doneOn: 'date',
   container: 'text',
   rootCut: 'jsonb',
@@ -135,6 +137,9 @@ async function dropGone(sql: Sql, plans: readonly Laid[]): Promise<void> {
   if (gone.length > 0) await sql('course_step').whereIn(['cohortId', 'key'], gone).delete();
 }
 
+/** Never part of a text in JSON, which writes it in other letters. */
+const BETWEEN = '\u0001';
+
 const listOf = (texts: readonly string[]): string => `[${texts.join(',')}]`;
 
 /** Keeps plans: in three statements for however many cohorts, and only the steps that say something new. */
@@ -143,9 +148,10 @@ export async function writePlans(sql: Sql, plans: readonly Laid[]): Promise<void
   await dropGone(sql, plans);
   await sql.raw(WRITE_STEPS, [listOf(plans.flatMap((p) => p.rows))]);
   await sql.raw(
-    `INSERT INTO plan_kept (cohort_id, steps) SELECT id, steps::text FROM json_to_recordset(?) AS x(id uuid, steps json)
+    `INSERT INTO plan_kept (cohort_id, steps)
+       SELECT x.id, x.steps FROM unnest(?::uuid[], string_to_array(?, ?)) AS x(id, steps)
      ON CONFLICT (cohort_id) DO UPDATE SET steps = excluded.steps`,
-    [listOf(plans.map((p) => `{"id":"${p.cohortId}","steps":${p.kept}}`))],
+    [plans.map((p) => p.cohortId), plans.map((p) => p.kept).join(BETWEEN), BETWEEN],
   );
   await sql.raw(
     `UPDATE cohort c SET rings = x.rings, ends_on = x."endsOn", root_bound_on = x."rootBoundOn",

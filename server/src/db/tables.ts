@@ -132,6 +132,7 @@ export interface CourseStepRow {
   span: NonNullable<PlannedStep['span']> | null;
   materials: PlannedStep['materials'];
   missed: NonNullable<PlannedStep['missed']> | null;
+  wantsOn: string | null;
 }
 
 export interface FailedSignInRow {

@@ -42,8 +42,8 @@ export const plannerFrom =
   };
 
 /**
- * Keeps for which day courses are planned. `drift`: within a year, a day brings nothing but its weather; with the
- * year the rings change that are shown.
+ * Keeps for which day courses are planned. `drift`: within a month, a day brings nothing but its weather; with each
+ * month what lies far ahead is brought up to date, and with the year the rings change that are shown.
  */
 async function dayComes(trx: Trx): Promise<{ isNew: boolean; drift: boolean }> {
   const nursery = await readNursery(trx);
@@ -52,7 +52,7 @@ async function dayComes(trx: Trx): Promise<{ isNew: boolean; drift: boolean }> {
   const { plannedOn } = nursery;
   // before the courses are laid out anew: what stood open until yesterday is not lost sight of
   if (plannedOn !== null && plannedOn < today) await noteMissed(trx, today);
-  return { isNew: plannedOn !== today, drift: plannedOn?.slice(0, 4) === today.slice(0, 4) };
+  return { isNew: plannedOn !== today, drift: plannedOn?.slice(0, 7) === today.slice(0, 7) };
 }
 
 /** Notes every course as due when the day has changed since the last time. */
@@ -63,10 +63,13 @@ export async function noteNewDay(db: Db): Promise<void> {
   });
 }
 
-/** What courses are planned from, kept from one part to the next while nothing new has become due. */
+/** What is carried from one part of the planning to the next. */
 export interface Kept {
   since: string;
+  /** what courses are planned from, while nothing new has become due */
   planning: Planning;
+  /** those still to be looked at, in the order of this planner */
+  line: string[];
 }
 
 interface Due {
@@ -83,6 +86,37 @@ export interface Share {
   backwards: boolean;
 }
 
+/** Takes those of these cohorts that are due; those that somebody is writing to are left for the next turn. */
+async function takeDue(trx: Trx, ids: readonly string[]): Promise<Due[]> {
+  const { rows } = await trx.raw<{ rows: Due[] }>(
+    `SELECT c.id, d.cause, d.drift, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
+     WHERE d.cohort_id = ANY(?::uuid[]) ORDER BY c.place_id, c.id FOR UPDATE OF c SKIP LOCKED`,
+    [[...ids]],
+  );
+  return rows;
+}
+
+async function lineOf(trx: Trx, backwards: boolean): Promise<string[]> {
+  const way = backwards ? 'desc' : 'asc';
+  const rows: { id: string }[] = await trx('planDue as d')
+    .join('cohort as c', 'c.id', 'd.cohortId')
+    .orderBy([{ column: 'c.placeId', order: way }, 'c.id'])
+    .select('c.id');
+  return rows.map((r) => r.id);
+}
+
+/** The next few from the front of the line, which is drawn up anew when it has run out; none: none is left to take. */
+async function takeNext(trx: Trx, line: string[], share: Share): Promise<Due[]> {
+  for (let anew = false; ; anew = true) {
+    while (line.length > 0) {
+      const rows = await takeDue(trx, line.splice(0, share.most));
+      if (rows.length > 0) return rows;
+    }
+    if (anew) return [];
+    line.push(...(await lineOf(trx, share.backwards)));
+  }
+}
+
 /** Plans a few of the courses that are due; null when none is left, all are taken, or it was paused. */
 export async function workOffSome(
   { db, planning: open }: Pick<House, 'db' | 'planning'>,
@@ -94,13 +128,8 @@ export async function workOffSome(
     if (!nursery || nursery.planningPaused) return null;
     // a plan can be made again, and what is due stays due with it: nothing waits for the disk
     await trx.raw('SET LOCAL synchronous_commit = off');
-    const way = share.backwards ? 'DESC' : 'ASC';
-    // those that somebody is writing to are left for the next turn
-    const { rows } = await trx.raw<{ rows: Due[] }>(
-      `SELECT c.id, d.cause, d.drift, d.since::text FROM plan_due d JOIN cohort c ON c.id = d.cohort_id
-       ORDER BY c.place_id ${way}, c.id LIMIT ? FOR UPDATE OF c SKIP LOCKED`,
-      [share.most],
-    );
+    const line = kept?.line ?? [];
+    const rows = await takeNext(trx, line, share);
     if (rows.length === 0) return null;
     const since = rows.map((r) => r.since).reduce((a, b) => (a > b ? a : b));
     const planning = kept && since <= kept.since ? kept.planning : await open(trx);
@@ -114,7 +143,7 @@ export async function workOffSome(
        WHERE d.cohort_id = x.id AND d.since = x.since`,
       [rows.map((r) => r.id), rows.map((r) => r.since)],
     );
-    return { since, planning };
+    return { since, planning, line };
   });
 }
 

@@ -1,7 +1,9 @@
 import {
   climateOf,
+  ordinarySeasons,
   seasonBook,
   seasonModel,
+  type OrdinarySeasons,
   type SeasonBook,
   type SeasonModel,
   type WeatherRun,
@@ -14,6 +16,7 @@ import { readWeather, recordState } from './store.ts';
 const MOST = 60;
 const kept = new Map<string, SeasonBook>();
 const models = new Map<string, SeasonModel>();
+const ordinary = new Map<string, OrdinarySeasons>();
 let weather: { key: string; run: WeatherRun | null } | null = null;
 
 function keep<T>(all: Map<string, T>, key: string, make: () => T): T {
@@ -45,8 +48,11 @@ export async function seasonBooks(sql: Sql): Promise<Map<string, SeasonBook>> {
   for (const place of await listClimates(sql)) {
     // what was seen changes the book of a place, but not the weather years under it
     const climate = climateOf(site, place);
-    const own = `${key} ${place.night} ${place.day} ${place.heatedTo}`;
-    const model = keep(models, own, () => seasonModel(climate, run));
+    const offset = `${place.night} ${place.day} ${place.heatedTo}`;
+    const own = `${key} ${offset}`;
+    // what the climate alone says outlives the day's record
+    const plain = keep(ordinary, `${weatherOf} ${offset}`, () => ordinarySeasons(climate));
+    const model = keep(models, own, () => seasonModel(climate, run, undefined, plain));
     books.set(
       place.id,
       keep(kept, `${own} ${place.id} ${all}`, () =>

@@ -51,18 +51,22 @@ interface WantRow extends Want {
   key: string;
 }
 
+/** A step that waits for containers stays in line for the day it would have been done. */
+const wantedOn = (sql: Sql) => sql.raw('coalesce(s.wants_on, s.target)');
+
 async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
   const rows = await sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereNotNull('s.container')
-    .where('s.target', '<=', addDays(today, SPOKEN_FOR))
+    .where(wantedOn(sql), '<=', addDays(today, SPOKEN_FOR))
     .select({
       cohortId: 's.cohortId',
       key: 's.key',
       code: 'c.code',
       container: 's.container',
-      on: 's.target',
+      // all that is late is wanted today: else who waits since yesterday and who was served would change places daily
+      on: sql.raw('greatest(coalesce(s.wants_on, s.target), ?::date)', [today]),
       left: sql.raw('greatest(0, c.live - ?)', [doneInParts(sql)]),
     });
   return rows.map((r: WantRow & { left: number }) => ({
@@ -164,6 +168,6 @@ export const wantersOf = (sql: Sql, kinds: string[], today: string): Promise<str
     .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereIn('s.container', sql('container_stock').whereIn('container', kinds).select('container'))
-    .where('s.target', '<=', addDays(today, SPOKEN_FOR))
+    .where(wantedOn(sql), '<=', addDays(today, SPOKEN_FOR))
     .distinct()
     .pluck('s.cohort_id');

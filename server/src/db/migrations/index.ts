@@ -17,6 +17,7 @@ import * as units from './016-units.ts';
 import * as routine from './017-routine.ts';
 import * as planKept from './018-plan-kept.ts';
 import * as rootRecords from './019-root-records.ts';
+import * as wantsOn from './020-wants-on.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -39,4 +40,5 @@ export const MIGRATIONS = [
   { name: '017-routine', ...routine },
   { name: '018-plan-kept', ...planKept },
   { name: '019-root-records', ...rootRecords },
+  { name: '020-wants-on', ...wantsOn },
 ];
