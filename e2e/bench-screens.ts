@@ -17,6 +17,9 @@ const ASKED: readonly [link: string, ready: string][] = [
   ['Nursery', 'Containers on the shelf'],
 ];
 
+/** Times each screen is asked for, the first one cold; the middle one counts, for this machine's speed wanders. */
+const VISITS = 3;
+
 interface Blocked {
   blocked: number[];
 }
@@ -50,7 +53,8 @@ const browser = await openBrowser();
 const { page } = await enter(browser, `http://127.0.0.1:${port}`, 'Owner');
 await page.getByText('Have ready').first().waitFor();
 await watchTasks(page);
-for (const [link, ready] of [...ASKED, ...ASKED]) {
+/** One visit: how long until the screen stands, and the longest task since it was asked for, ms. */
+async function visit(link: string, ready: string): Promise<{ took: number; blocked: number }> {
   await page.waitForTimeout(1200);
   await longest(page);
   const from = performance.now();
@@ -58,9 +62,19 @@ for (const [link, ready] of [...ASKED, ...ASKED]) {
   await page.getByText(ready).first().waitFor({ state: 'attached' });
   const took = performance.now() - from;
   await page.waitForTimeout(700);
-  const blocked = await longest(page);
+  return { took, blocked: await longest(page) };
+}
+
+const visits = new Map<string, { took: number; blocked: number }[]>(ASKED.map(([link]) => [link, []]));
+for (let i = 0; i < VISITS; i++)
+  for (const [link, ready] of ASKED) visits.get(link)!.push(await visit(link, ready));
+const middle = (of: number[]) => of.toSorted((a, b) => a - b)[Math.floor(VISITS / 2)];
+for (const [link, seen] of visits) {
+  const blocked = middle(seen.map((v) => v.blocked));
+  const took = middle(seen.map((v) => v.took));
+  const all = seen.map((v) => `${v.took.toFixed(0)}/${v.blocked.toFixed(0)}`).join(', ');
   row(
-    `${link} in the browser, blocked at longest`,
+    `${link} in the browser, blocked at longest (of ${all})`,
     `${took.toFixed(0)} ms, ${blocked.toFixed(0)} ms`,
     '≤ 1 s, ≤ 50 ms',
     took <= 1000 && blocked <= 50,

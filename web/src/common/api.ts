@@ -100,13 +100,25 @@ async function knowOwnLibrary(response: Response): Promise<void> {
   await asking;
 }
 
-/** Calls the server; throws a Failure that can be shown as it is. */
-export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+/** The answer to a request that succeeded; else throws a Failure that can be shown as it is. */
+async function answered(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<Response> {
   const response = await sendPatiently(method, path, body);
   await knowOwnLibrary(response);
-  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  if (response.ok) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Failure(problem, (problem && problemWords(problem)) ?? `The server answered ${response.status}.`);
+}
+
+/** Calls the server; throws a Failure that can be shown as it is. */
+export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+  const response = await answered(method, path, body);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+/** A long answer as it came, to be read off the page. */
+export async function getBytes(path: string): Promise<ArrayBuffer> {
+  const response = await answered('GET', path);
+  return response.arrayBuffer();
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);

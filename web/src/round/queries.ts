@@ -3,7 +3,7 @@ import type { Round } from '@gonimos/contract/round';
 import { get } from '../common/api';
 
 /** Steps shown at first; more are asked for by hand. */
-export const FIRST_STEPS = 60;
+export const FIRST_STEPS = 40;
 
 export const useRound = (most = FIRST_STEPS) =>
   useQuery({

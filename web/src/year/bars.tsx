@@ -1,9 +1,9 @@
 import { scaleLinear } from 'd3-scale';
-import type { Year } from '@gonimos/contract/year';
 import type { WeekLoad } from '@gonimos/core/year';
 import { monthName, shortDate } from '../common/dates';
 import { useWidth } from '../common/use-width';
 import { HeightAxis } from '../common/axis';
+import type { YearHead } from './view';
 
 const HEIGHT = 250;
 /** Room the name of a month takes, px. */
@@ -85,7 +85,7 @@ function WeekBar({ load: l, can, label, locked, chosen, x, room, bar, y, most, c
 }
 
 interface Props {
-  year: Year;
+  year: YearHead;
   load: WeekLoad[];
   chosen: number;
   onChoose: (week: number) => void;
@@ -96,8 +96,8 @@ export function Bars({ year, load: all, chosen, onChoose }: Props) {
   const load = all.slice(0, year.shown);
   const [ref, width] = useWidth<HTMLDivElement>();
   const capacity = {
-    all: year.problem.capacity.all.slice(0, year.shown),
-    skilled: year.problem.capacity.skilled.slice(0, year.shown),
+    all: year.capacity.all.slice(0, year.shown),
+    skilled: year.capacity.skilled.slice(0, year.shown),
   };
   const n = load.length;
   // a single huge week must not flatten the rest

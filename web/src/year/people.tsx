@@ -1,8 +1,9 @@
-import type { Worker, Year } from '@gonimos/contract/year';
+import type { Worker } from '@gonimos/contract/year';
 import { useMay } from '../people/session';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
 import { useAbsence, useHours } from './queries';
+import type { YearHead } from './view';
 
 function Person({ worker, week, today }: { worker: Worker; week: string; today: string }) {
   const owner = useMay('owner');
@@ -73,7 +74,7 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
 }
 
 /** Who gives how many hours, and who is away in the week chosen. */
-export function People({ year, week }: { year: Year; week: string }) {
+export function People({ year, week }: { year: YearHead; week: string }) {
   return (
     <section>
       <h2 className="text-xl">Hands</h2>

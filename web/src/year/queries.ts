@@ -1,13 +1,40 @@
-import { useQuery } from '@tanstack/react-query';
-import type { KeepWeeks, LockStep, NewRoutine, Year } from '@gonimos/contract/year';
-import { call, get, NOT_COMPARED } from '../common/api';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { transfer, wrap, type Remote } from 'comlink';
+import type { KeepWeeks, LockStep, NewRoutine } from '@gonimos/contract/year';
+import { call, getBytes, NOT_COMPARED } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
+import type { YearWorker } from './worker';
+import type { Shown, YearHead } from './view';
+
+let remote: Remote<YearWorker> | null = null;
+
+/** The worker that holds the year, made when it is first wanted: leaving the screen does not lose what it has read. */
+export function yearWorker(): Remote<YearWorker> {
+  remote ??= wrap<YearWorker>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+  return remote;
+}
 
 export const useYear = (weeks: 26 | 52) =>
   useQuery({
     queryKey: ['year', weeks],
-    queryFn: () => get<Year>(`/year?weeks=${weeks}`),
+    queryFn: async (): Promise<YearHead> => {
+      const sent = await getBytes(`/year?weeks=${weeks}`);
+      return yearWorker().take(weeks, transfer(sent, [sent]));
+    },
     structuralSharing: NOT_COMPARED,
+  });
+
+/** What is shown of a plan of the year: `turn` tells one levelled answer from the next. */
+export const useYearView = (
+  year: YearHead | undefined,
+  asked: { weeks: number; how: Shown; turn: number; week: number; most: number },
+) =>
+  useQuery({
+    queryKey: ['year view', year?.stamp, asked],
+    queryFn: () => yearWorker().view(asked.weeks, asked.how, asked.week, asked.most),
+    enabled: year !== undefined,
+    placeholderData: keepPreviousData,
+    gcTime: 0,
   });
 export const useKeepWeeks = () =>
   useWrite((k: Unsent<KeepWeeks>, id) => call<{ kept: number }>('POST', '/year/weeks', { ...k, id }));

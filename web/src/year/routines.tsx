@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { newRoutine, ROUTINES, type RoutineKind, type Year } from '@gonimos/contract/year';
+import { newRoutine, ROUTINES, type RoutineKind } from '@gonimos/contract/year';
 import { monthName } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { typed } from '../common/numbers';
@@ -9,6 +9,7 @@ import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { useEndRoutine, useNewRoutine } from './queries';
+import type { YearHead } from './view';
 
 const MONTHS = Array.from({ length: 12 }, (_, i) => monthName(`2001-${String(i + 1).padStart(2, '0')}-15`));
 const KIND_WORDS: Record<RoutineKind, string> = {
@@ -87,7 +88,7 @@ function RoutineSheet({ onClose }: { onClose: () => void }) {
 }
 
 /** Watering, weeding and the like: hours that are no step of any course, by place and months. */
-export function Routines({ year }: { year: Year }) {
+export function Routines({ year }: { year: YearHead }) {
   const [adding, setAdding] = useState(false);
   const may = useMay('grower');
   const end = useEndRoutine();

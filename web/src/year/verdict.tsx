@@ -1,75 +1,74 @@
 import { plural } from '@gonimos/core/words';
 import { Link } from 'react-router';
-import type { Year } from '@gonimos/contract/year';
-import type { Shortfall, WeekLoad, YearPlan } from '@gonimos/core/year';
+import type { WeekLoad } from '@gonimos/core/year';
 import { duration, shortDate } from '../common/dates';
+import type { Levelled } from './worker';
+import type { ShortLine, YearHead, YearView } from './view';
 
-/** Steps told at once; the rest is in the weeks. */
-const MOST = 40;
 const percent = (x: number) => (x < 0.001 ? 'under 0.1 %' : `${(x * 100).toFixed(1)} %`);
 
 /** Why a step does not fit, in a grower's words. */
-export function lackWords(s: Shortfall, year: Year, load: WeekLoad): string {
+export function lackWords(
+  s: Pick<ShortLine, 'week' | 'lacks' | 'crew'>,
+  year: Pick<YearHead, 'weeks' | 'today' | 'lockedWeeks' | 'capacity' | 'hands'>,
+  load: WeekLoad,
+): string {
   const week = shortDate(year.weeks[s.week], year.today);
   if (year.lockedWeeks.includes(year.weeks[s.week])) return `the week of ${week} is locked`;
-  const { capacity, hands } = year.problem;
-  if (s.lacks === 'people') {
-    const wants = year.problem.steps.find((x) => x.id === s.id)!.crew;
-    return `wants ${wants} people at once, and the week of ${week} has ${hands[s.week]}`;
-  }
+  const { capacity, hands } = year;
+  if (s.lacks === 'people')
+    return `wants ${s.crew} people at once, and the week of ${week} has ${hands[s.week]}`;
   if (s.lacks === 'practice')
     return `the week of ${week} has ${duration(load.skilled)} of work that wants practice, and ${duration(capacity.skilled[s.week])} of hands that have it`;
   return `the week of ${week} has ${duration(load.all)} of work, and ${duration(capacity.all[s.week])} of hands`;
 }
 
 /** What becomes of it. */
-export const lossWords = (s: Shortfall): string =>
+export const lossWords = (s: Pick<ShortLine, 'windowLost'>): string =>
   s.windowLost ? 'its window would be lost' : 'a later week of its window has room';
 
 interface Props {
-  year: Year;
+  year: YearHead;
   load: readonly WeekLoad[];
   /** steps that do not fit, within the weeks shown */
-  short: readonly Shortfall[];
-  /** the levelled plan and the bound proved under it, where that is what is shown */
-  levelled: { plan: YearPlan; bound: number } | null;
+  short: YearView['short'];
+  /** what the levelled plan costs and the bound proved under it, where that is what is shown */
+  levelled: Levelled | null;
 }
 
 /** The one verdict on a year: whether all of it fits, and if not, what does not, why, and what that costs. */
 export function Verdict({ year, load, short, levelled }: Props) {
   const over = load.slice(0, year.shown).reduce((n, l) => n + l.over, 0);
-  const lost = short.filter((s) => s.windowLost).length;
-  const lines = new Map(year.lines.map((l) => [l.id, l]));
+  const { count, lost, first } = short;
   return (
     <div className="grid gap-2">
-      {short.length === 0 ? (
+      {count === 0 ? (
         <p className="font-semibold">Everything fits.</p>
       ) : (
         <details className="bg-[var(--due)] px-4 py-2">
           <summary className="min-h-11 cursor-pointer py-2">
             <strong>
-              {plural(short.length, 'step')} {short.length === 1 ? 'does' : 'do'} not fit
+              {plural(count, 'step')} {count === 1 ? 'does' : 'do'} not fit
             </strong>
             {over >= 1 && `: ${duration(over)} more than there are hours`}
             {lost > 0 ? `; ${plural(lost, 'window')} would be lost.` : '; all have room later.'}
           </summary>
           <ul className="divide-y divide-accent/20">
-            {short.slice(0, MOST).map((s) => {
-              const l = lines.get(s.id)!;
-              return (
-                <li key={s.id} className="py-1.5">
-                  <Link to={`/cohorts/${l.cohortId}`} className="font-bold underline underline-offset-4">
-                    {l.code}
-                  </Link>{' '}
-                  {l.title}, {duration(s.minutes)}
-                  <span className="soft block text-sm">
-                    {lackWords(s, year, load[s.week])}; {lossWords(s)}
-                  </span>
-                </li>
-              );
-            })}
+            {first.map((s) => (
+              <li key={s.id} className="py-1.5">
+                <Link to={`/cohorts/${s.cohortId}`} className="font-bold underline underline-offset-4">
+                  {s.code}
+                </Link>{' '}
+                {s.title}, {duration(s.minutes)}
+                <span className="soft block text-sm">
+                  {lackWords(s, year, load[s.week])}; {lossWords(s)}
+                </span>
+              </li>
+            ))}
           </ul>
-          {short.length > MOST && <p className="soft py-1">and {short.length - MOST} more, in their weeks</p>}
+          {count > first.length && (
+            <p className="soft py-1">and {count - first.length} more, in their weeks</p>
+          )}
         </details>
       )}
       {levelled && <Proof {...levelled} />}
@@ -78,8 +77,8 @@ export function Verdict({ year, load, short, levelled }: Props) {
 }
 
 /** How far a levelled plan can be from the best there is. */
-function Proof({ plan, bound }: { plan: YearPlan; bound: number }) {
-  const gap = plan.cost > 0 ? (plan.cost - bound) / plan.cost : 0;
+function Proof({ cost, bound }: Levelled) {
+  const gap = cost > 0 ? (cost - bound) / cost : 0;
   return (
     <p className="soft text-sm">
       {gap < 0.001

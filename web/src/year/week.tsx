@@ -1,46 +1,38 @@
 import { Lock, LockOpen } from 'lucide-react';
-import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Year, YearLine } from '@gonimos/contract/year';
-import type { Shortfall, WeekLoad } from '@gonimos/core/year';
 import { addDays } from '@gonimos/core/calendar';
 import { useMay } from '../people/session';
 import { dateSpan, duration, shortDate } from '../common/dates';
 import { useLockStep, useLockWeek } from './queries';
 import { lackWords, lossWords } from './verdict';
-
-/** Lines shown at first. */
-const FIRST_LINES = 60;
+import type { YearHead, YearView } from './view';
 
 interface Props {
-  year: Year;
+  year: YearHead;
   week: number;
-  lines: YearLine[];
-  load: WeekLoad;
-  short: readonly Shortfall[];
+  view: YearView;
   /** the weeks shown are those that are kept, so steps can be locked into them */
   kept: boolean;
+  /** more of its lines are wanted */
+  onMore: () => void;
 }
 
 /** The work of one week: what, for whom, how long; what does not fit, and which windows would be lost. */
-export function Week({ year, week, lines, load, short, kept }: Props) {
+export function Week({ year, week, view, kept, onMore }: Props) {
   const may = useMay('grower');
   const lockStep = useLockStep();
   const lockWeek = useLockWeek();
   const monday = year.weeks[week];
-  const steps = useMemo(() => new Map(year.problem.steps.map((s) => [s.id, s])), [year]);
   const locked = year.lockedWeeks.includes(monday);
-  const missing = new Map(short.map((s) => [s.id, s]));
-  const [most, setMost] = useState(FIRST_LINES);
-  const shown = lines.slice(0, most);
-  const { capacity } = year.problem;
+  const { lines, inWeek } = view;
+  const load = view.load[week];
   return (
     <section>
       <header className="flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-xl">
           {dateSpan(monday, addDays(monday, 6), year.today)}
           <span className="soft ml-3 font-sans text-base font-normal">
-            {duration(load.all)} of {duration(capacity.all[week])}
+            {duration(load.all)} of {duration(year.capacity.all[week])}
             {year.routine[week] > 0 && `, ${duration(year.routine[week])} of routine besides`}
           </span>
         </h2>
@@ -59,9 +51,8 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
       </header>
       {lines.length === 0 && <p className="soft py-3">Nothing falls into this week.</p>}
       <ul className="divide-y divide-base-300">
-        {shown.map((l) => {
-          const s = steps.get(l.id)!;
-          const gap = missing.get(l.id);
+        {lines.map((l) => {
+          const gap = l.short;
           return (
             <li key={l.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2.5">
               <p className="min-w-56 grow basis-64">
@@ -74,8 +65,8 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
                 {l.title}
                 <span className="soft block text-sm">
                   window {dateSpan(l.opens, l.closes, year.today)}
-                  {s.crew > 1 && `, ${s.crew} people`}
-                  {s.skilled && ', wants practice'}
+                  {l.crew > 1 && `, ${l.crew} people`}
+                  {l.skilled && ', wants practice'}
                 </span>
                 {gap && (
                   <span className="block text-sm font-semibold text-accent">
@@ -83,7 +74,7 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
                   </span>
                 )}
               </p>
-              <span className="soft whitespace-nowrap">{duration(s.minutes)}</span>
+              <span className="soft whitespace-nowrap">{duration(l.minutes)}</span>
               {may && kept && (
                 <button
                   type="button"
@@ -105,9 +96,9 @@ export function Week({ year, week, lines, load, short, kept }: Props) {
           );
         })}
       </ul>
-      {lines.length > shown.length && (
-        <button type="button" className="btn btn-outline btn-tall" onClick={() => setMost(most * 4)}>
-          Show more of the {lines.length}
+      {inWeek > lines.length && (
+        <button type="button" className="btn btn-outline btn-tall" onClick={onMore}>
+          Show more of the {inWeek}
         </button>
       )}
     </section>

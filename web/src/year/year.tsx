@@ -1,22 +1,22 @@
-import { useMemo, useState } from 'react';
-import type { Year as Data } from '@gonimos/contract/year';
-import { loadOf, shortfalls, type YearPlan } from '@gonimos/core/year';
+import { useState } from 'react';
 import { useMay } from '../people/session';
 import { duration, shortDate } from '../common/dates';
+import { AfterPaint } from '../common/after-paint';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Bars } from './bars';
-import { weeksOf } from './weeks-of';
 import { Pace } from './pace';
 import { People } from './people';
-import { useClearWeeks, useKeepWeeks, useYear } from './queries';
-import type { Answer } from '../workers/level';
-import { useLeveller } from './use-leveller';
+import { useClearWeeks, useKeepWeeks, useYear, useYearView, yearWorker } from './queries';
+import type { Levelled } from './worker';
+import { useLevelling } from './use-levelling';
 import { Routines } from './routines';
 import { Verdict } from './verdict';
+import type { Shown, YearHead } from './view';
 import { Week } from './week';
 
-type Shown = 'now' | 'alone' | 'levelled';
+/** Lines of a week shown at first. */
+const FIRST_LINES = 30;
 const NAMES: Record<Shown, string> = { now: 'As planned', alone: 'Windows alone', levelled: 'Levelled' };
 interface PlansProps {
   how: Shown;
@@ -47,34 +47,11 @@ function Plans({ how, levelled, choose }: PlansProps) {
   );
 }
 
-/** The weeks and loads of the plan that is shown, and what does not fit in it. */
-function useShown(year: Data | undefined, how: Shown, answer: Answer | null) {
-  return useMemo(() => {
-    const plan = answer?.plan ?? null;
-    if (!year) return { placed: new Map<string, number>(), load: [], short: [] };
-    const weeks = plan
-      ? new Map(plan.placed.map((p) => [p.id, p.week]))
-      : weeksOf(year, how === 'alone' ? 'alone' : 'now');
-    const parted = plan?.placed ?? (how === 'now' ? year.lines : []);
-    const later = new Map(parted.map((p) => [p.id, p.later]));
-    const load = loadOf(year.problem, weeks, later);
-    // what a levelled plan lacks was worked out beside it
-    if (answer) return { placed: weeks, load, short: answer.shortfalls.filter((s) => s.week < year.shown) };
-    const placed = year.problem.steps.map((s) => ({
-      id: s.id,
-      week: weeks.get(s.id) ?? s.ideal,
-      later: later.get(s.id) ?? 0,
-    }));
-    const shown = { placed, load, cost: 0, overload: 0, outOfOrder: [] };
-    const short = shortfalls(year.problem, shown).filter((s) => s.week < year.shown);
-    return { placed: weeks, load, short };
-  }, [year, how, answer]);
-}
-
 interface DoProps {
-  year: Data;
+  year: YearHead;
+  span: number;
   how: Shown;
-  answer: Answer | null;
+  answer: Levelled | null;
   running: boolean;
   prove: () => void;
   /** the weeks were kept */
@@ -82,18 +59,11 @@ interface DoProps {
 }
 
 /** What may be done with the plan that is shown. */
-function Doings({ year, how, answer, running, prove, onKept }: DoProps) {
+function Doings({ year, span, how, answer, running, prove, onKept }: DoProps) {
   const may = useMay('grower');
   const keep = useKeepWeeks();
   const clear = useClearWeeks();
-  const save = (plan: YearPlan) => {
-    const lines = new Map(year.lines.map((l) => [l.id, l]));
-    const weeks = plan.placed.map((p) => {
-      const line = lines.get(p.id)!;
-      return { cohortId: line.cohortId, key: line.key, week: year.weeks[p.week], later: p.later };
-    });
-    keep.mutate({ weeks }, { onSuccess: onKept });
-  };
+  const save = async () => keep.mutate({ weeks: await yearWorker().toKeep(span) }, { onSuccess: onKept });
   const levelled = how === 'levelled' ? answer : null;
   return (
     <>
@@ -103,7 +73,7 @@ function Doings({ year, how, answer, running, prove, onKept }: DoProps) {
             type="button"
             className="btn btn-primary btn-tall"
             disabled={running || keep.isPending}
-            onClick={() => save(levelled.plan)}
+            onClick={() => void save()}
           >
             {keep.isPending ? 'Planning again …' : 'Keep these weeks'}
           </button>
@@ -113,7 +83,7 @@ function Doings({ year, how, answer, running, prove, onKept }: DoProps) {
             Prove it further
           </button>
         )}
-        {may && how === 'now' && year.lines.some((l) => l.week) && (
+        {may && how === 'now' && year.anyKept && (
           <button
             type="button"
             className="btn btn-ghost border border-base-300"
@@ -136,17 +106,20 @@ export function Year() {
   const may = useMay('grower');
   const [shown, setShown] = useState<Shown>('now');
   const [week, setWeek] = useState(0);
-  const { answer, running, start, prove, stop, forget } = useLeveller();
+  const [most, setMost] = useState(FIRST_LINES);
+  const { answer, running, start, prove, stop, forget } = useLevelling(span);
   const how = shown === 'levelled' && !answer ? 'now' : shown;
   const levelled = how === 'levelled' ? answer : null;
-  const { placed, load, short } = useShown(year, how, levelled);
-  if (!year) return <Loading error={error} />;
-  const minutes = load.slice(0, year.shown).reduce((n, l) => n + l.all, 0);
-  const steps = [...placed.values()].filter((w) => w < year.shown).length;
-  const inWeek = year.lines.filter((l) => placed.get(l.id) === week);
+  const turn = levelled?.turn ?? 0;
+  const { data: view, error: unseen } = useYearView(year, { weeks: span, how, turn, week, most });
+  if (!year || !view) return <Loading error={error ?? unseen} />;
+  const choose = (w: number) => {
+    setWeek(w);
+    setMost(FIRST_LINES);
+  };
   const level = () => {
     setShown('levelled');
-    void start(year.problem);
+    start();
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 px-4 py-6 lg:px-6">
@@ -154,7 +127,7 @@ export function Year() {
         <h1 className="text-3xl">
           Year
           <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
-            {steps} steps, {duration(minutes)} in {span} weeks
+            {view.steps} steps, {duration(view.minutes)} in {span} weeks
           </span>
         </h1>
         <div className="flex flex-wrap gap-2">
@@ -184,7 +157,7 @@ export function Year() {
       </header>
       <section className="card-plain grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
         <Plans how={how} levelled={answer !== null} choose={setShown} />
-        <Bars year={year} load={load} chosen={week} onChoose={setWeek} />
+        <Bars year={year} load={view.load} chosen={week} onChoose={choose} />
         {running && (
           <progress
             className="progress progress-primary w-full"
@@ -193,13 +166,14 @@ export function Year() {
             aria-label="Levelling"
           />
         )}
-        <Verdict year={year} load={load} short={short} levelled={levelled} />
+        <Verdict year={year} load={view.load} short={view.short} levelled={levelled} />
         <Doings
           year={year}
+          span={span}
           how={how}
           answer={answer}
           running={running}
-          prove={() => void prove(year.problem)}
+          prove={prove}
           onKept={() => {
             forget();
             setShown('now');
@@ -208,7 +182,7 @@ export function Year() {
       </section>
       <label className="flex flex-wrap items-center gap-3 sm:hidden">
         Week
-        <select className="select w-auto" value={week} onChange={(e) => setWeek(Number(e.target.value))}>
+        <select className="select w-auto" value={week} onChange={(e) => choose(Number(e.target.value))}>
           {year.weeks.slice(0, year.shown).map((w, i) => (
             <option key={w} value={i}>
               {shortDate(w, year.today)}
@@ -216,17 +190,12 @@ export function Year() {
           ))}
         </select>
       </label>
-      <Week
-        year={year}
-        week={week}
-        lines={inWeek}
-        load={load[week]}
-        short={short.filter((s) => s.week === week)}
-        kept={how === 'now'}
-      />
-      <People year={year} week={year.weeks[week]} />
-      <Routines year={year} />
-      <Pace />
+      <AfterPaint>
+        <Week year={year} week={week} view={view} kept={how === 'now'} onMore={() => setMost(most * 4)} />
+        <People year={year} week={year.weeks[week]} />
+        <Routines year={year} />
+        <Pace />
+      </AfterPaint>
     </div>
   );
 }

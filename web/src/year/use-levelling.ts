@@ -1,0 +1,31 @@
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { Levelled } from './worker';
+import { yearWorker } from './queries';
+
+/** Levels the year that is held off the page, shows how far it has come, and can be stopped. */
+export function useLevelling(weeks: number) {
+  const [answer, setAnswer] = useState<Levelled | null>(null);
+  const [running, setRunning] = useState(false);
+  useEffect(() => () => void yearWorker().stop(), []);
+  const tell = proxy((a: Levelled) => setAnswer(a));
+  const begin = (work: Promise<void>) => {
+    setRunning(true);
+    void work.finally(() => setRunning(false));
+  };
+  return {
+    answer,
+    running,
+    start: () => {
+      setAnswer(null);
+      begin(yearWorker().level(weeks, tell));
+    },
+    /** raises the proven bound under the plan that is shown */
+    prove: () => begin(yearWorker().prove(weeks, tell)),
+    stop: () => {
+      void yearWorker().stop();
+      setRunning(false);
+    },
+    forget: () => setAnswer(null),
+  };
+}
