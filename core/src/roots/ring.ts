@@ -16,6 +16,8 @@ interface Option {
 }
 
 const NONE = -Infinity;
+/** Tenths of a per cent of the feeders in one grain, where only the most that can be reached is asked. */
+const COARSE = 2;
 
 /** Choices that cost no more and are worth no less than another that fills the same directions make it needless. */
 function useful(choices: readonly Choice[]): Choice[] {
@@ -28,31 +30,26 @@ function useful(choices: readonly Choice[]): Choice[] {
 }
 
 /** Best points of roots from one on that fill no direction, by feeders that may go; `rows[i]`: from the i-th on. */
-function bareAfter(bare: readonly Option[][], limit: number): Float64Array<ArrayBuffer>[] {
-  const rows: Float64Array<ArrayBuffer>[] = [];
+function bareAfter(bare: readonly Option[][], limit: number): Row[] {
+  const rows: Row[] = [];
   rows[bare.length] = new Float64Array(limit + 1);
-  for (let i = bare.length - 1; i >= 0; i--) rows[i] = withOptions(rows[i + 1], bare[i], limit);
+  for (let i = bare.length - 1; i >= 0; i--) rows[i] = withOptions(rows[i + 1], bare[i]);
   return rows;
 }
 
 /** The same for the roots before one. */
-function bareBefore(bare: readonly Option[][], limit: number): Float64Array<ArrayBuffer>[] {
-  const rows: Float64Array<ArrayBuffer>[] = [new Float64Array(limit + 1)];
-  for (let i = 0; i < bare.length; i++) rows.push(withOptions(rows[i], bare[i], limit));
+function bareBefore(bare: readonly Option[][], limit: number): Row[] {
+  const rows: Row[] = [new Float64Array(limit + 1)];
+  for (let i = 0; i < bare.length; i++) rows.push(withOptions(rows[i], bare[i]));
   return rows;
 }
 
-function withOptions(
-  row: Float64Array<ArrayBuffer>,
-  options: readonly Option[],
-  limit: number,
-): Float64Array<ArrayBuffer> {
-  const out = new Float64Array(limit + 1).fill(NONE);
+type Row = Float64Array<ArrayBuffer>;
+
+function withOptions(rest: Row, options: readonly Option[]): Row {
+  const out = new Float64Array(rest.length).fill(NONE);
   for (const { cost, value } of options)
-    for (let b = cost; b <= limit; b++) {
-      const sum = row[b - cost] + value;
-      if (sum > out[b]) out[b] = sum;
-    }
+    for (let b = cost; b < out.length; b++) out[b] = Math.max(out[b], rest[b - cost] + value);
   return out;
 }
 
@@ -70,20 +67,80 @@ export function solveRing(
   return new Ring(perRoot, limit).best(beat);
 }
 
+/** Room that is used again: tables of many megabytes are wanted many times while a root is dragged. */
+let room = new Float64Array(0);
+
+/** A row of points by feeders left, for each root and each option that may have been kept before it; one at a time. */
+class Table {
+  private readonly data: Row;
+
+  constructor(
+    private readonly options: number,
+    private readonly roots: number,
+    private readonly width: number,
+  ) {
+    const size = (roots + 1) * options * width;
+    if (room.length < size) room = new Float64Array(size);
+    this.data = room;
+  }
+
+  private at(root: number, option: number): number {
+    return (root * this.options + option) * this.width;
+  }
+
+  row(root: number, option: number): Row {
+    const from = this.at(root, option);
+    return this.data.subarray(from, from + this.width);
+  }
+
+  /** What comes after the last root. */
+  start(option: number, points: number): void {
+    this.row(this.roots, option).fill(points);
+  }
+
+  clear(root: number, option: number): void {
+    this.row(root, option).fill(NONE);
+  }
+
+  /** Lifts a row to what it comes to when `kept` is the last kept root after it, for so much and so many points. */
+  lift(root: number, option: number, kept: number, cost: number, gain: number): void {
+    const { data } = this;
+    const to = this.at(root, option);
+    const end = to + this.width;
+    let rest = this.at(root + 1, kept);
+    // a plain loop: it runs millions of times while a root is dragged
+    for (let b = to + cost; b < end; b++, rest++) {
+      const sum = data[rest] + gain;
+      if (sum > data[b]) data[b] = sum;
+    }
+  }
+}
+
+/** An option that may be the first kept one. */
+interface First {
+  option: number;
+  /** the most it can come to */
+  bound: number;
+  /** the bound knows how the circle is closed */
+  closed: boolean;
+}
+
+const mostOf = (firsts: readonly First[]): First | undefined =>
+  firsts.reduce((a, b) => (b.bound > a.bound ? b : a), firsts[0]);
+
 class Ring {
-  readonly n: number;
-  readonly bare: Option[][];
+  private readonly n: number;
+  private readonly bare: Option[][];
   private readonly full: Option[][];
   /** all options that fill a direction, in order of their roots */
-  readonly all: Option[] = [];
+  private readonly all: Option[] = [];
   /** where the options of each root begin among all */
-  readonly begins: number[] = [];
+  private readonly begins: number[] = [];
   /** points between each two options, the first before the second */
-  readonly pair: Float64Array;
-  /** `after[at][option]`: best points of the roots from `at` on, by feeders left, the circle not closed */
-  readonly after: Float64Array<ArrayBuffer>[][] = [];
-  readonly limit: number;
-  private readonly barely: Float64Array<ArrayBuffer>[];
+  private readonly pair: Float64Array;
+  private readonly limit: number;
+  /** `before[at]`: best points of the roots before one when none of them fills a direction, by feeders that may go */
+  private readonly before: Row[];
 
   constructor(perRoot: readonly (readonly Choice[])[], limit: number) {
     this.n = perRoot.length;
@@ -105,12 +162,11 @@ class Ring {
       this.all.push(...os);
     }
     this.begins.push(this.all.length);
-    this.barely = bareAfter(this.bare, limit);
+    this.before = bareBefore(this.bare, limit);
     this.pair = this.pairs();
-    this.fillAfter();
   }
 
-  private pairs(): Float64Array<ArrayBuffer> {
+  private pairs(): Row {
     const { all } = this;
     const out = new Float64Array(all.length ** 2);
     for (let p = 0; p < all.length; p++)
@@ -123,42 +179,52 @@ class Ring {
     return out;
   }
 
-  private fillAfter(): void {
-    const { n, all, begins, limit, pair } = this;
-    this.after[n] = all.map(() => new Float64Array(limit + 1));
-    for (let at = n - 1; at > 0; at--) {
-      const next = this.after[at + 1];
-      const rows: Float64Array<ArrayBuffer>[] = [];
-      for (let p = 0; p < begins[at]; p++) {
-        const row = withOptions(next[p], this.bare[at], limit);
-        for (let o = begins[at]; o < begins[at + 1]; o++) {
-          const gain = all[o].value + pair[p * all.length + o];
-          if (gain === NONE) continue;
-          const { cost } = all[o];
-          const rest = next[o];
-          for (let b = cost; b <= limit; b++) {
-            const sum = rest[b - cost] + gain;
-            if (sum > row[b]) row[b] = sum;
-          }
-        }
-        rows.push(row);
+  /**
+   * Best points of the roots from each on after each option was kept. With `firsts`, options of one root, the circle
+   * is closed with the best of them, and only what comes after them is filled; without, it stays open. In coarser
+   * grains than one every cost is rounded down: never less than what can be reached, and found sooner.
+   */
+  private table(firsts: readonly number[], grain: number): Table {
+    const { n, all, begins, pair } = this;
+    const table = new Table(all.length, n, Math.floor(this.limit / grain) + 1);
+    const from = firsts.length === 0 ? -1 : all[firsts[0]].at;
+    const closing = (p: number): number =>
+      firsts.reduce((most, f) => Math.max(most, pair[p * all.length + f]), firsts.length === 0 ? 0 : NONE);
+    const fill = (at: number, p: number) => {
+      table.clear(at, p);
+      for (const { cost, value } of this.bare[at]) table.lift(at, p, p, Math.floor(cost / grain), value);
+      for (let o = begins[at]; o < begins[at + 1]; o++) {
+        const gain = all[o].value + pair[p * all.length + o];
+        if (gain !== NONE) table.lift(at, p, o, Math.floor(all[o].cost / grain), gain);
       }
-      this.after[at] = rows;
+    };
+    for (let p = begins[from + 1]; p < all.length; p++) table.start(p, closing(p));
+    for (const f of firsts) table.start(f, pair[f * all.length + f]);
+    for (let at = n - 1; at > from; at--) {
+      // kept roots that may come before this one: those after the first, and the first itself
+      for (let p = begins[from + 1]; p < begins[at]; p++) fill(at, p);
+      for (const f of firsts) fill(at, f);
     }
+    return table;
   }
 
   /** Best of all; null where nothing is better than `beat`. */
   best(beat: number): RingAnswer | null {
     let points = beat;
     let found: Choice[] | null = null;
-    const bare = this.barely[0][this.limit] + BARE;
+    const bare = this.before[this.n][this.limit] + BARE;
     if (bare > points) {
       points = bare;
       found = this.bareFrom(0, this.n, this.limit);
     }
-    for (const first of this.firsts()) {
-      if (first.bound <= points + 1e-9) break;
-      const path = this.closed(first.option, first.before, points);
+    const firsts = this.firsts();
+    for (let next = mostOf(firsts); next && next.bound > points + 1e-9; next = mostOf(firsts)) {
+      if (!next.closed) {
+        this.tighten(firsts, this.all[next.option].at);
+        continue;
+      }
+      next.bound = NONE;
+      const path = this.closed(next.option, points);
       if (!path) continue;
       points = path.points;
       found = path.choices;
@@ -166,22 +232,42 @@ class Ring {
     return found && { points, choices: found };
   }
 
-  /** Every root that may be the first kept one, with the most it can come to; best first. */
-  private firsts() {
-    const before = bareBefore(this.bare, this.limit);
-    return this.all
-      .map((o, option) => {
-        const rest = this.after[o.at + 1][option];
-        let bound = NONE;
-        for (let used = 0; used <= this.limit - o.cost; used++)
-          bound = Math.max(bound, before[o.at][used] + rest[this.limit - o.cost - used]);
-        return { option, before: before[o.at], bound: bound + o.value + this.mostClosing(option) };
-      })
-      .sort((a, b) => b.bound - a.bound);
+  /** Every option that may be the first kept one, with the most it can come to. */
+  private firsts(): First[] {
+    const open = this.table([], COARSE);
+    return this.all.map((_, option) => ({
+      option,
+      bound: this.mostFrom(option, open) + this.mostClosing(option),
+      closed: false,
+    }));
+  }
+
+  /** Bounds of a first root's options when the circle is closed with whichever of them suits each last one best. */
+  private tighten(firsts: First[], at: number): void {
+    const own = firsts.slice(this.begins[at], this.begins[at + 1]);
+    const table = this.table(
+      own.map((f) => f.option),
+      COARSE,
+    );
+    for (const f of own) {
+      f.bound = Math.min(f.bound, this.mostFrom(f.option, table));
+      f.closed = true;
+    }
+  }
+
+  /** The most that a first kept root can come to by a table in coarse grains. */
+  private mostFrom(first: number, table: Table): number {
+    const { at, cost, value } = this.all[first];
+    const rest = table.row(at + 1, first);
+    const before = this.before[at];
+    let most = NONE;
+    for (let spent = 0; spent <= this.limit - cost; spent++)
+      most = Math.max(most, before[spent] + rest[Math.floor((this.limit - cost - spent) / COARSE)]);
+    return most + value;
   }
 
   /** The most that closing the circle at this first root can come to. */
-  mostClosing(first: number): number {
+  private mostClosing(first: number): number {
     let most = NONE;
     for (let p = this.begins[this.all[first].at]; p < this.all.length; p++)
       most = Math.max(most, this.pair[p * this.all.length + first]);
@@ -189,21 +275,46 @@ class Ring {
   }
 
   /** The best circle that begins with this root, if it is better than `beat`. */
-  private closed(first: number, before: Float64Array, beat: number): RingAnswer | null {
+  private closed(first: number, beat: number): RingAnswer | null {
     const start = this.all[first];
-    const search = new Search(this, first, beat);
-    // what is spent before the first root: every sum that gains something over a smaller one
-    let gained = NONE;
-    let used = 0;
-    for (let spent = 0; spent <= this.limit - start.cost; spent++) {
-      if (before[spent] <= gained) continue;
-      gained = before[spent];
-      const better = search.from(this.limit - start.cost - spent, start.value + before[spent]);
-      if (better) used = spent;
+    const most = this.limit - start.cost;
+    const table = this.table([first], 1);
+    const rest = table.row(start.at + 1, first);
+    const before = this.before[start.at];
+    let points = beat + 1e-9;
+    let used = -1;
+    for (let spent = 0; spent <= most; spent++) {
+      const sum = start.value + before[spent] + rest[most - spent];
+      if (sum <= points) continue;
+      points = sum;
+      used = spent;
     }
-    if (!search.found) return null;
-    const after = search.found.map((o) => o.choice);
-    return { points: search.points, choices: [...this.bareFrom(0, start.at, used), start.choice, ...after] };
+    if (used < 0) return null;
+    const after = this.walk(table, first, most - used);
+    return { points, choices: [...this.bareFrom(0, start.at, used), start.choice, ...after] };
+  }
+
+  /** The choices after a first kept root that come to what its table says. */
+  private walk(table: Table, first: number, left: number): Choice[] {
+    const { n, all, bare, begins, pair } = this;
+    const out: Choice[] = [];
+    let last = first;
+    for (let at = all[first].at + 1; at < n; at++) {
+      let best: { option: Option; last: number; sum: number } | null = null;
+      const consider = (option: Option, kept: number, gain: number) => {
+        if (option.cost > left) return;
+        const sum = gain + table.row(at + 1, kept)[left - option.cost];
+        if (!best || sum > best.sum) best = { option, last: kept, sum };
+      };
+      for (const o of bare[at]) consider(o, last, o.value);
+      for (let o = begins[at]; o < begins[at + 1]; o++)
+        consider(all[o], o, all[o].value + pair[last * all.length + o]);
+      const { option, last: kept } = best!;
+      out.push(option.choice);
+      left -= option.cost;
+      last = kept;
+    }
+    return out;
   }
 
   /** The best choices of roots `from` to before `to` that fill no direction, for at most so many feeders. */
@@ -220,67 +331,5 @@ class Ring {
       left -= best.cost;
     }
     return out;
-  }
-}
-
-/** Looks for the best way around the trunk from one first root; what cannot beat the best so far is left off. */
-class Search {
-  points: number;
-  found: Option[] | null = null;
-  private readonly path: Option[] = [];
-  /** the most points with which a state was come to: root, last kept option, feeders left */
-  private readonly seen = new Map<number, number>();
-  private readonly closing: number;
-
-  constructor(
-    private readonly ring: Ring,
-    private readonly first: number,
-    beat: number,
-  ) {
-    this.points = beat;
-    this.closing = ring.mostClosing(first);
-  }
-
-  /** Goes on after the first root with so many feeders left and so many points; whether that was better than all before. */
-  from(left: number, sum: number): boolean {
-    const before = this.points;
-    this.walk(this.ring.all[this.first].at + 1, this.first, left, sum);
-    return this.points > before;
-  }
-
-  private walk(at: number, last: number, left: number, sum: number): void {
-    const { all, after, limit, n, pair } = this.ring;
-    if (sum + after[at][last][left] + this.closing <= this.points + 1e-9) return;
-    const state = (at * all.length + last) * (limit + 1) + left;
-    if ((this.seen.get(state) ?? NONE) >= sum) return;
-    this.seen.set(state, sum);
-    if (at === n) {
-      const whole = sum + pair[last * all.length + this.first];
-      if (whole <= this.points + 1e-9) return;
-      this.points = whole;
-      this.found = [...this.path];
-      return;
-    }
-    for (const way of this.ways(at, last, left, sum)) {
-      this.path.push(way.option);
-      this.walk(at + 1, way.last, left - way.option.cost, way.sum);
-      this.path.pop();
-    }
-  }
-
-  /** What may be done with the next root, the most promising first. */
-  private ways(at: number, last: number, left: number, sum: number) {
-    const { all, after, bare, begins, pair } = this.ring;
-    const next = after[at + 1];
-    const ways: { option: Option; last: number; sum: number; bound: number }[] = [];
-    const add = (option: Option, kept: number, gain: number) => {
-      if (option.cost > left || gain === NONE) return;
-      const now = sum + gain;
-      ways.push({ option, last: kept, sum: now, bound: now + next[kept][left - option.cost] });
-    };
-    for (const o of bare[at]) add(o, last, o.value);
-    for (let o = begins[at]; o < begins[at + 1]; o++)
-      add(all[o], o, all[o].value + pair[last * all.length + o]);
-    return ways.sort((a, b) => b.bound - a.bound);
   }
 }
