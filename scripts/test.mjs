@@ -1,8 +1,8 @@
 /**
  * Everything that can be checked, on a fresh machine: installs what is missing, then format, lint,
- * types, arrows, unused code, the tests of core, contract, server and the interface’s words with coverage, and the journeys
- * in a real browser on the built application. The last line counts what passed and failed.
- * Parts can be named: npm test -- checks, unit, e2e.
+ * types, arrows, unused code, the tests of core, contract, server and the interface’s words, and the journeys in a real
+ * browser on the built application. The last line counts what passed and failed.
+ * Parts can be named: npm test -- checks, unit, e2e; and how much of the code the unit tests meet: npm test -- coverage.
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
@@ -28,6 +28,8 @@ const run = (name, args, env = process.env) =>
   spawnSync(tool(name), args, { cwd: ROOT, stdio: 'inherit', env }).status === 0;
 const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
+/** Measuring it takes its time, so it is asked for. */
+const measured = asked.includes('coverage');
 let passed = 0;
 let failed = 0;
 
@@ -95,8 +97,8 @@ async function withDemo(env) {
 
 await withCluster(
   async (cluster, folder) => {
-    const env = wanted('unit') || wanted('e2e') ? await withDemo(cluster) : cluster;
-    if (wanted('unit')) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, true);
+    const env = wanted('unit') || wanted('e2e') || measured ? await withDemo(cluster) : cluster;
+    if (wanted('unit') || measured) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
     if (wanted('e2e')) mocha(['e2e/*.test.ts'], env, folder, false);
   },
   { volatile: true },
