@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { here } from './here.ts';
-import { find, sheet } from './page.ts';
+import type { CohortCourse } from '@gonimos/contract/course';
+import { ask, find, sheet } from './page.ts';
 
 describe('the trunk lab', () => {
   const at = here();
@@ -52,6 +53,16 @@ describe('the trunk lab', () => {
       .click();
     await page.getByRole('img', { name: /^D Found: \d{4}/ }).waitFor();
     expect(await rows.count()).to.equal(4);
+    // and taken into the plan, once what it changes has been looked at
+    await page.getByRole('button', { name: 'Into the plan course D' }).click();
+    await sheet(page).getByText('No longer asked for:').waitFor();
+    await sheet(page).getByRole('button', { name: 'Take it into the plan' }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    await page.keyboard.press('Escape');
+    const { steps } = await ask<CohortCourse>(page, `/cohorts/${id}/course`);
+    const moves = steps.filter((s) => s.key.startsWith('lab1-') && s.container !== null);
+    expect(moves.length).to.be.above(0);
+    for (const s of moves) expect(s.opens !== null || s.refusal !== null, s.title).to.equal(true);
     await page.getByRole('button', { name: 'Play the years' }).click();
     await page.getByRole('button', { name: '2038', exact: true }).waitFor();
   });

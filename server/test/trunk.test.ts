@@ -1,7 +1,8 @@
 import { expect } from 'chai';
-import type { TrunkLab } from '@gonimos/contract/trunk';
+import type { AdoptAnswer, TrunkLab } from '@gonimos/contract/trunk';
+import type { Wish } from '@gonimos/core/lab';
 import { caliperBefore } from '@gonimos/core/trunk';
-import { bench, id, type Bench } from './harness.ts';
+import { bench, id, must, refusal, workshop, type Bench } from './harness.ts';
 
 describe('the trunk lab', () => {
   let b: Bench;
@@ -32,5 +33,59 @@ describe('the trunk lab', () => {
     }
     expect(outdoors).to.be.above(15);
     expect((await v.send('GET', `/api/cohorts/${id()}/trunk`)).statusCode).to.equal(404);
+  });
+});
+
+describe('a course of the lab taken into the plan', () => {
+  const wish = (more: Partial<Wish> = {}): Wish => ({
+    name: 'Baskets, low sacrifice',
+    pots: [
+      { year: 2038, container: 'basket-25' },
+      { year: 2041, container: 'basket-32' },
+    ],
+    prune: 'lightly',
+    sacrifice: { from: 2038, to: 2042, height: 60, foliage: 0.5 },
+    chop: { year: 2043, height: 200 },
+    methods: ['wind'],
+    ...more,
+  });
+
+  it('its difference is shown, it is followed, and another one after it; what cannot be is refused by field', async () => {
+    const b = await bench();
+    const w = await workshop(b);
+    const c = await w.ready();
+    const ask = { cohortId: c.id, wish: wish(), goal: 40 };
+    const shown: AdoptAnswer = (await w.v.post('/calc/adopt', { id: id(), ...ask })).json();
+    expect(shown.byHand).to.deep.equal(['Free in the wind']);
+    expect(shown.kept.length).to.be.above(1);
+    expect(shown.change.added.some((s) => s.title === 'Chop at 200 mm')).to.equal(true);
+    expect(shown.change.removed.length).to.be.above(0);
+    // looking wrote nothing, and a helper may only look
+    const before = await w.cohort(c.id);
+    expect(before.programmeId).to.equal('seed-broadleaf');
+    const helper = await b.visitor('helper');
+    expect((await helper.post('/adoptions', { id: id(), ...ask })).statusCode).to.equal(403);
+    const twice = { id: id(), ...ask };
+    await must(w.v.post('/adoptions', twice));
+    await must(w.v.post('/adoptions', twice));
+    const after = await w.cohort(c.id);
+    expect(after).to.include({ programmeVersion: 1, goalCaliper: 40 });
+    const step = (key: string) => w.step(c.id, key);
+    expect((await step('lab1-move-1')).container).to.equal('basket-25');
+    expect((await step('lab1-move-1')).target!.slice(0, 4)).to.equal('2038');
+    expect((await step('lab1-move-2')).target! > (await step('lab1-move-1')).target!).to.equal(true);
+    expect((await step('lab1-chop')).title).to.equal('Chop at 200 mm');
+    expect((await step('cells')).status, 'from before the record').to.equal('dropped');
+    // another mind: what was taken over and not done yet gives way
+    await must(w.v.post('/adoptions', { id: id(), ...ask, wish: wish({ chop: null }), goal: null }));
+    expect(await w.cohort(c.id)).to.include({ programmeVersion: 2, goalCaliper: 40 });
+    expect(await step('lab1-chop')).to.equal(undefined);
+    const refused = (wrong: Partial<Wish>, why: string) =>
+      refusal(w.v.post('/adoptions', { id: id(), ...ask, wish: wish(wrong) }), why);
+    await refused({ chop: { year: 2030, height: 200 } }, 'wish.chop.year');
+    await refused({ chop: { year: 2043, height: 0 } }, 'wish.chop.height');
+    await refused({ pots: [{ year: 2038, container: 'hat' }] }, 'container');
+    await refused({ methods: ['prayer'] }, 'prayer');
+    await b.close();
   });
 });

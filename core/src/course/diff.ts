@@ -1,5 +1,5 @@
 import { daysBetween, type IsoDate } from '../calendar/index.ts';
-import { isNoNews } from './drift.ts';
+import { isNoNews, isOver } from './drift.ts';
 import type { Course, PlannedStep, Reason } from './types.ts';
 
 /** A step whose window or state changed between two plans. */
@@ -22,7 +22,7 @@ export function diffCourse(before: readonly Plan[], after: Pick<Course, 'steps'>
 }
 
 function movedStep(was: Plan | undefined, now: PlannedStep): Moved | null {
-  if (!was || now.status === 'done' || now.status === 'dropped' || was.status === 'done') return null;
+  if (!was || isOver(now) || was.status === 'done') return null;
   if (was.opens === now.opens && was.closes === now.closes) return null;
   return {
     key: now.key,

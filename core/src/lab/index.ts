@@ -7,3 +7,4 @@ export * from './outcome.ts';
 export * from './start.ts';
 export * from './wish.ts';
 export * from './search.ts';
+export { adopt, type Adopted } from './adopt.ts';

@@ -16,11 +16,14 @@ export interface Wish {
   methods: readonly string[];
 }
 
+/** Seasons a course is followed for. */
+export const SEASONS = 10;
+
 /** Share of the crown that goes in a winter. Common practice, no source. */
 export const PRUNED = { none: 0, lightly: 0.3, hard: 0.6 } as const;
 /** Root that goes at a move, and at lifting from the ground. */
-const ROOT_AT_MOVE = cp(0.3, 'of the root');
-const ROOT_AT_LIFTING = cp(0.5, 'of the root');
+export const ROOT_AT_MOVE = cp(0.3, 'of the root');
+export const ROOT_AT_LIFTING = cp(0.5, 'of the root');
 /** Stems are not looked at beyond this, mm. */
 const TALLEST = 5000;
 const THICKEST = 1000;

@@ -41,7 +41,7 @@ export function libraryRoutes(app: FastifyInstance): void {
     body: saveProgramme,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'programme', body, person }, async ({ trx }) =>
-        answering(await keepProgramme(trx, body, person.id)),
+        answering(await keepProgramme(trx, body, body.programme, person.id)),
       ),
   });
 
@@ -51,7 +51,13 @@ export function libraryRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'What carrying a cohort to another programme or version would change',
     body: schema,
-    handle: async ({ body }) => tryRetarget(app.db, await app.planning(app.db), body),
+    handle: async ({ body }) =>
+      tryRetarget(
+        app.db,
+        await app.planning(app.db),
+        body.cohortId,
+        await readProgramme(app.db, body.programmeId),
+      ),
   });
 
   route(app, {
@@ -61,6 +67,8 @@ export function libraryRoutes(app: FastifyInstance): void {
     summary: 'Carries a cohort to another programme, version or goal',
     body: schema,
     handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'retarget', body, person }, (w) => retargetCohort(w, body)),
+      write(app, { id: body.id, what: 'retarget', body, person }, async (w) =>
+        retargetCohort(w, body, await readProgramme(w.trx, body.programmeId)),
+      ),
   });
 }

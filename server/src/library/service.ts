@@ -1,4 +1,9 @@
-import type { RetargetAnswer, RetargetCohort, SaveProgramme } from '@gonimos/contract/library';
+import type {
+  ProgrammeVersion,
+  RetargetAnswer,
+  RetargetCohort,
+  SaveProgramme,
+} from '@gonimos/contract/library';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { changeOfCourse } from '@gonimos/core/course';
 import { operation } from '@gonimos/core/operations';
@@ -13,11 +18,16 @@ import { Refusal } from '../http/problem.ts';
 import { onCohort } from '../course/outcome.ts';
 import type { Writing, Written } from '../write/types.ts';
 import { lockCohort } from '../write/lock.ts';
-import { insertProgramme, readProgramme } from './store.ts';
+import { insertProgramme, type NextVersion } from './store.ts';
 
 /** Checks what somebody wrote by the core's own rules and keeps it as the next version. */
-export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string) {
-  const p = { ...(JSON.parse(JSON.stringify(s.programme)) as Omit<Programme, 'id'>), id: s.programmeId };
+export async function keepProgramme(
+  trx: Trx,
+  s: NextVersion,
+  written: SaveProgramme['programme'] | Omit<Programme, 'id'>,
+  personId: string,
+) {
+  const p = { ...(JSON.parse(JSON.stringify(written)) as Omit<Programme, 'id'>), id: s.programmeId };
   const faults = faultsOf(p);
   if (faults.length > 0)
     throw new Refusal(
@@ -35,10 +45,12 @@ export async function keepProgramme(trx: Trx, s: SaveProgramme, personId: string
   return { id: s.programmeId, version };
 }
 
-async function plan(sql: Sql, planning: Planning, r: RetargetCohort) {
-  const [facts] = await readyFacts(sql, [r.cohortId], planning);
-  const cohort = await sure(sql('cohort').where({ id: r.cohortId }).first('programmeVersion', 'stepMaps'));
-  const to = await readProgramme(sql, r.programmeId);
+/** A programme a cohort is carried to. */
+export type Target = Pick<ProgrammeVersion, 'programme' | 'version'>;
+
+async function plan(sql: Sql, planning: Planning, cohortId: string, to: Target) {
+  const [facts] = await readyFacts(sql, [cohortId], planning);
+  const cohort = await sure(sql('cohort').where({ id: cohortId }).first('programmeVersion', 'stepMaps'));
   const done = facts.programme.steps
     .filter((s) => ['done', 'dropped'].includes(facts.steps[s.key]?.status ?? ''))
     .map((s) => s.key);
@@ -52,12 +64,17 @@ async function plan(sql: Sql, planning: Planning, r: RetargetCohort) {
   }
   for (const [was, now] of kept) steps[now] = facts.steps[was];
   const after = compileFor({ ...facts, programme: to.programme, steps }, planning);
-  return { facts, cohort, to, like, kept, change: changeOfCourse(before, after) };
+  return { facts, cohort, like, kept, change: changeOfCourse(before, after) };
 }
 
 /** What carrying a cohort to another programme or version would change; nothing is written. */
-export async function tryRetarget(sql: Sql, planning: Planning, r: RetargetCohort): Promise<RetargetAnswer> {
-  const { facts, cohort, to, like, kept, change } = await plan(sql, planning, r);
+export async function tryRetarget(
+  sql: Sql,
+  planning: Planning,
+  cohortId: string,
+  to: Target,
+): Promise<RetargetAnswer> {
+  const { facts, cohort, like, kept, change } = await plan(sql, planning, cohortId, to);
   const title = (p: Programme, key: string) => {
     const s = p.steps.find((x) => x.key === key)!;
     return s.title ?? operation(s.operation).name;
@@ -75,17 +92,18 @@ export async function tryRetarget(sql: Sql, planning: Planning, r: RetargetCohor
 /** Carries a cohort over: what was done stays done under its like, the rest is planned anew. */
 export async function retargetCohort(
   { trx, planning }: Writing,
-  r: RetargetCohort,
+  r: Omit<RetargetCohort, 'programmeId'>,
+  to: Target,
 ): Promise<Written<Outcome>> {
   await lockCohort(trx, r.cohortId);
-  const { facts, cohort, to, like } = await plan(trx, await planning(), r);
+  const { facts, cohort, like } = await plan(trx, await planning(), r.cohortId, to);
   const last = await trx('record').where({ cohortId: r.cohortId }).max({ seq: 'seq' }).first();
   const keys = Object.fromEntries(facts.programme.steps.map((s) => [s.key, like.keys[s.key] ?? '']));
   const maps: StepMap[] = [...cohort.stepMaps, { upTo: Number(last?.seq ?? 0), keys }];
   await trx('cohort')
     .where({ id: r.cohortId })
     .update({
-      programmeId: r.programmeId,
+      programmeId: to.programme.id,
       programmeVersion: to.version,
       standsAt: like.standsAt,
       programme: JSON.stringify(to.programme),

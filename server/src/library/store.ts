@@ -55,10 +55,13 @@ export async function listProgrammes(sql: Sql): Promise<ProgrammeRow[]> {
   ];
 }
 
+/** Which version of which programme is to be the next. */
+export type NextVersion = Pick<SaveProgramme, 'programmeId' | 'basedOn' | 'copyOf'>;
+
 /** Writes the next version; refused when somebody wrote one since. */
 export async function insertProgramme(
   sql: Sql,
-  s: SaveProgramme,
+  s: NextVersion,
   p: Programme,
   personId: string,
 ): Promise<number> {

@@ -1,13 +1,15 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import type { Measured, TrunkLab } from '@gonimos/contract/trunk';
+import { adoptCourse as schema, type Measured, type TrunkLab } from '@gonimos/contract/trunk';
 import { labStart, learnGrowth, stretchesOf } from '@gonimos/core/lab';
 import { spreadOf } from '@gonimos/core/stats';
 import type { Sql } from '../db/index.ts';
 import { sure } from '../db/sure.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
+import { write } from '../write/write.ts';
+import { adoptCourse, tryAdopt } from './service.ts';
 
 /** Samples of calipers that were recorded on a cohort itself, oldest first. */
 async function measuredOf(sql: Sql, cohortId: string): Promise<Measured[]> {
@@ -44,5 +46,24 @@ export function trunkRoutes(app: FastifyInstance): void {
         measured: await measuredOf(app.db, p.id),
       };
     },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/adopt',
+    role: 'helper',
+    summary: 'What taking a course of the trunk lab into the plan of its cohort would change',
+    body: schema,
+    handle: async ({ body }) => tryAdopt(app.db, await app.planning(app.db), body),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/adoptions',
+    role: 'grower',
+    summary: 'Takes a course of the trunk lab into the plan of its cohort',
+    body: schema,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'adoption', body, person }, (w) => adoptCourse(w, body, person.id)),
   });
 }

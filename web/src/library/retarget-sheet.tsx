@@ -43,7 +43,12 @@ export function RetargetSheet({
   if (write.data)
     return (
       <Sheet title="Carried over" sub={cohort.code} onClose={onClose}>
-        <Outcome result={write.data} today={today} onClose={onClose} />
+        <Outcome
+          result={write.data}
+          today={today}
+          wayBack={`To go back, carry it over to ‘${answer?.from.name}’ again.`}
+          onClose={onClose}
+        />
       </Sheet>
     );
   return (

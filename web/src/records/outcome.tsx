@@ -18,8 +18,16 @@ function useCountdown(from: number): number {
   return left;
 }
 
+interface Props {
+  result: Result;
+  today: string;
+  /** how to go back on what is no record and cannot be undone as one */
+  wayBack?: string;
+  onClose: () => void;
+}
+
 /** After a record: what is alive, what moved and why, and a minute to take it back. */
-export function Outcome({ result, today, onClose }: { result: Result; today: string; onClose: () => void }) {
+export function Outcome({ result, today, wayBack, onClose }: Props) {
   const undo = useUndo();
   const left = useCountdown(UNDO_SECONDS);
   const moved = result.moved.filter((m) => m.days !== 0);
@@ -69,12 +77,13 @@ export function Outcome({ result, today, onClose }: { result: Result; today: str
           </Link>
         </p>
       ))}
+      {wayBack && <p className="soft">{wayBack}</p>}
       {undo.error && <Trouble>{undo.error.message}</Trouble>}
       <div className="flex flex-wrap gap-3">
         <button type="button" className="btn btn-primary btn-tall grow" onClick={onClose}>
           Back to work
         </button>
-        {left > 0 && (
+        {!wayBack && left > 0 && (
           <button
             type="button"
             className="btn btn-outline btn-tall"

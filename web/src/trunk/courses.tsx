@@ -1,4 +1,4 @@
-import { Pencil } from 'lucide-react';
+import { CalendarCheck, Pencil } from 'lucide-react';
 import { difference, outcomeOf, type Forecast, type LabStart, type Wish } from '@gonimos/core/lab';
 import { percent, plural } from '@gonimos/core/words';
 import { length, volume } from '../common/units';
@@ -51,10 +51,12 @@ interface Props {
   /** a year that is pointed at */
   year: number | null;
   onChange: (course: number) => void;
+  /** takes a course into the plan; null for who may not */
+  onAdopt: ((course: number) => void) | null;
 }
 
 /** Courses below each other, stems to one scale, and their calipers in one chart. */
-export function Courses({ forecasts, wishes, start, wide, year, onChange }: Props) {
+export function Courses({ forecasts, wishes, start, wide, year, onChange, onAdopt }: Props) {
   const beside = wide >= BESIDE;
   const width = Math.max(240, (beside ? wide - NAMES - FIGURES - GAPS : wide) - END);
   const columns = beside ? 'grid-cols-[11rem_minmax(0,1fr)_13rem]' : '';
@@ -70,6 +72,7 @@ export function Courses({ forecasts, wishes, start, wide, year, onChange }: Prop
               letter={LETTERS[i]}
               colour={COLOURS[i]}
               onChange={() => onChange(i)}
+              onAdopt={onAdopt && (() => onAdopt(i))}
             />
             <div>
               {i === 0 && <Years years={f.band.map((b) => b.year)} width={width} />}
@@ -108,9 +111,10 @@ interface NameProps {
   letter: string;
   colour: string;
   onChange: () => void;
+  onAdopt: (() => void) | null;
 }
 
-function Name({ forecast, wish, letter, colour, onChange }: NameProps) {
+function Name({ forecast, wish, letter, colour, onChange, onAdopt }: NameProps) {
   return (
     <div>
       <h3 className="text-lg leading-tight">
@@ -121,9 +125,16 @@ function Name({ forecast, wish, letter, colour, onChange }: NameProps) {
         {letter} {forecast.course.name}
       </h3>
       <p className="soft mt-1 text-sm">{wish && wishWords(wish)}</p>
-      <button type="button" className="btn btn-ghost btn-sm mt-1 gap-2 px-0" onClick={onChange}>
-        <Pencil size={16} /> Change<span className="sr-only"> course {letter}</span>
-      </button>
+      <p className="mt-1 flex flex-wrap gap-x-4">
+        <button type="button" className="btn btn-ghost btn-sm gap-2 px-0" onClick={onChange}>
+          <Pencil size={16} /> Change<span className="sr-only"> course {letter}</span>
+        </button>
+        {onAdopt && wish && (
+          <button type="button" className="btn btn-ghost btn-sm gap-2 px-0" onClick={onAdopt}>
+            <CalendarCheck size={16} /> Into the plan<span className="sr-only"> course {letter}</span>
+          </button>
+        )}
+      </p>
     </div>
   );
 }

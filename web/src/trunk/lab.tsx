@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { TrunkLab } from '@gonimos/contract/trunk';
-import { goalFault, type OwnGrowth, type Wish } from '@gonimos/core/lab';
+import { goalFault, SEASONS, type OwnGrowth, type Wish } from '@gonimos/core/lab';
 import { plural } from '@gonimos/core/words';
 import { Field } from '../common/field';
 import { Loading } from '../common/loading';
@@ -11,6 +11,8 @@ import { MeasureInput } from '../common/measure-input';
 import { length, unit } from '../common/units';
 import { useWidth } from '../common/use-width';
 import { useToday } from '../nursery/queries';
+import { useMay } from '../people/session';
+import { AdoptSheet } from './adopt-sheet';
 import { Courses } from './courses';
 import { Measured } from './measured';
 import { useTrunkLab } from './queries';
@@ -27,7 +29,6 @@ function growthWords({ mean, n }: OwnGrowth): string {
   return `It grows ${how}, by ${plural(n, 'stretch', 'stretches')} between its own calipers; the rest is estimates.`;
 }
 
-const SEASONS = 10;
 const PLAY_MS = 700;
 
 /** What each way of thickening does to the trunk, up to four courses side by side. */
@@ -57,6 +58,8 @@ function Lab({ cohort, lab, today }: { cohort: Cohort; lab: TrunkLab; today: str
     lab.goal !== null && lab.goal > start.caliper ? lab.goal : Math.ceil((start.caliper * 2) / 5) * 5,
   );
   const [open, setOpen] = useState<number | 'search' | null>(null);
+  const [adopting, setAdopting] = useState<Wish | null>(null);
+  const may = useMay('grower');
   const [box, wide] = useWidth<HTMLDivElement>(900);
   const fault = goalFault(goal ?? NaN, start);
   const { forecasts, stale } = useForecasts(
@@ -120,10 +123,20 @@ function Lab({ cohort, lab, today }: { cohort: Cohort; lab: TrunkLab; today: str
             wide={wide}
             year={play.year}
             onChange={setOpen}
+            onAdopt={may ? (i) => setAdopting(wishes[i]) : null}
           />
         </div>
       )}
       <Measured cohort={cohort} samples={lab.measured} today={today} width={Math.min(wide, 900)} />
+      {adopting && (
+        <AdoptSheet
+          cohort={cohort}
+          wish={adopting}
+          goal={fault === null ? goal! : null}
+          today={today}
+          onClose={() => setAdopting(null)}
+        />
+      )}
       {open === 'search' && (
         <SearchSheet
           start={start}
