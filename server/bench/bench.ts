@@ -13,6 +13,7 @@ import { registerQuery } from '../src/cohorts/store.ts';
 import type { Db } from '../src/db/index.ts';
 import { buildApp } from '../src/app.ts';
 import { SECRET, Visitor } from '../test/harness.ts';
+import { benchLab } from './lab.ts';
 import { COHORTS, manyCohorts, row } from './many.ts';
 import { benchPlans } from './plans.ts';
 
@@ -218,6 +219,7 @@ function benchFirstLoad(): void {
 }
 
 benchCompile();
+benchLab();
 for (const tight of [0.8, 0.92, 1.1]) benchLevel(600, tight);
 benchLevel(5000, 1.1);
 benchFirstLoad();

@@ -54,6 +54,13 @@ describe('input that is odd rather than malformed', () => {
     const told = { ...look, details: { sizes } };
     await refusal(v.post('/records', { id: id(), ...told }), 'calipers of 0.1 mm and 1000 mm');
     await must(v.post('/records', { id: id(), ...told, meant: true }));
+    // one that stands apart from its sample: a slip of the pen, or a giant
+    const slip = { ...look, details: { sizes: { calipers: [6.2, 5.8, 6.9, 6.4, 62, 5.9] } } };
+    await refusal(
+      v.post('/records', { id: id(), ...slip }),
+      'a caliper of 62 mm stands apart from the other 5',
+    );
+    await must(v.post('/records', { id: id(), ...slip, meant: true }));
     const losses = [{ id: id(), kind: 'lost', count: 99_999, cause: 'frost' }];
     await refusal(v.post('/records', { id: id(), ...look, losses }), 'more plants would leave');
     await refusal(

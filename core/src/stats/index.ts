@@ -78,4 +78,5 @@ export function spreadOf(values: readonly number[]): number | null {
 export * from './circular.ts';
 export * from './counts.ts';
 export * from './fit.ts';
+export * from './outliers.ts';
 export * from './sample.ts';

