@@ -26,6 +26,22 @@ export function luckOf(seed: number, seasons: number, factor = { mean: 1, sd: CO
   };
 }
 
+/** A plant through a course under one luck, shown after each season. */
+function live(
+  start: LabStart,
+  course: LabCourse,
+  seasons: number,
+  luck: Luck,
+  after: (plant: LabPlant, season: number) => void,
+): void {
+  const plant = new LabPlant(start);
+  for (let i = 0; i < seasons; i++) {
+    for (const a of course.acts) if (a.year === plant.year) plant.act(a);
+    plant.season(luck, i);
+    after(plant, i);
+  }
+}
+
 /** A plant through a course, season by season, under one luck. */
 export function runCourse(
   start: LabStart,
@@ -33,12 +49,9 @@ export function runCourse(
   seasons: number,
   luck = MEDIAN_LUCK,
 ): LabYear[] {
-  const plant = new LabPlant(start);
-  return Array.from({ length: seasons }, (_, i) => {
-    for (const a of course.acts) if (a.year === plant.year) plant.act(a);
-    plant.season(luck, i);
-    return plant.look();
-  });
+  const years: LabYear[] = [];
+  live(start, course, seasons, luck, (plant) => years.push(plant.look()));
+  return years;
 }
 
 /** Caliper at the base after each season: one run in ten less, the middle, one in ten more, mm. */
@@ -73,8 +86,10 @@ export function forecast(
 ): Forecast {
   const by = Array.from({ length: seasons }, () => new Float64Array(runs));
   for (let r = 0; r < runs; r++) {
-    const years = runCourse(start, course, seasons, luckOf(r + 1, seasons, factor));
-    for (let i = 0; i < seasons; i++) by[i][r] = years[i].caliper;
+    // of all but the middle run only the caliper is asked
+    live(start, course, seasons, luckOf(r + 1, seasons, factor), (plant, i) => {
+      by[i][r] = plant.caliper;
+    });
   }
   const middle = runCourse(start, course, seasons, { ...MEDIAN_LUCK, cohort: factor?.mean ?? 1 });
   const sorted = by.map((v) => v.sort());
