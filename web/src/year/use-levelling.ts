@@ -4,8 +4,10 @@ import type { Levelled } from './worker';
 import { yearWorker } from './queries';
 
 /** Levels the year that is held off the page, shows how far it has come, and can be stopped. */
-export function useLevelling(weeks: number) {
-  const [answer, setAnswer] = useState<Levelled | null>(null);
+export function useLevelling(weeks: number, stamp: number | undefined) {
+  const [last, setAnswer] = useState<Levelled | null>(null);
+  // a plan of the year as it was before somebody changed it is none of the year as it is
+  const answer = last?.stamp === stamp ? last : null;
   const [running, setRunning] = useState(false);
   useEffect(() => () => void yearWorker().stop(), []);
   const tell = proxy((a: Levelled) => setAnswer(a));

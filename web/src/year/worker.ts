@@ -15,6 +15,8 @@ import {
 
 /** How far the levelling has come: the plan itself stays here. */
 export interface Levelled {
+  /** the state of the year it was worked out from */
+  stamp: number;
   /** tells one answer from the next */
   turn: number;
   cost: number;
@@ -31,6 +33,9 @@ const PROOF_SLICES = 20;
 
 /** A year that was fetched, with its plans as far as they have been asked for. */
 interface Held {
+  stamp: number;
+  /** as it was sent: what comes again unchanged keeps its plans */
+  text: string;
   year: Year;
   plans: Map<Shown, Placed>;
   levelled: YearPlan | null;
@@ -63,16 +68,19 @@ function keepLevelled(h: Held, plan: YearPlan, bound: number, progress: number):
   h.levelled = plan;
   h.bound = Math.max(h.bound, Math.min(bound, plan.cost));
   h.plans.delete('levelled');
-  return { turn: ++turns, cost: plan.cost, bound: h.bound, progress };
+  return { stamp: h.stamp, turn: ++turns, cost: plan.cost, bound: h.bound, progress };
 }
 
 /** Holds the year off the page, sums it up, and levels it: a first answer at once, better ones after it. */
 const year = {
   /** Takes the year as the server sent it; gives what the page needs of it. */
   take(weeks: number, sent: ArrayBuffer): YearHead {
-    const all = JSON.parse(new TextDecoder().decode(sent)) as Year;
-    held.set(weeks, { year: all, plans: new Map(), levelled: null, bound: 0 });
-    return headOf(all, ++stamps);
+    const text = new TextDecoder().decode(sent);
+    const before = held.get(weeks);
+    if (before?.text === text) return headOf(before.year, before.stamp);
+    const all = JSON.parse(text) as Year;
+    held.set(weeks, { stamp: ++stamps, text, year: all, plans: new Map(), levelled: null, bound: 0 });
+    return headOf(all, stamps);
   },
   view(weeks: number, how: Shown, week: number, most: number): YearView {
     const h = heldYear(weeks);

@@ -107,7 +107,7 @@ export function Year() {
   const [shown, setShown] = useState<Shown>('now');
   const [week, setWeek] = useState(0);
   const [most, setMost] = useState(FIRST_LINES);
-  const { answer, running, start, prove, stop, forget } = useLevelling(span);
+  const { answer, running, start, prove, stop, forget } = useLevelling(span, year?.stamp);
   const how = shown === 'levelled' && !answer ? 'now' : shown;
   const levelled = how === 'levelled' ? answer : null;
   const turn = levelled?.turn ?? 0;
