@@ -108,7 +108,7 @@ describe('plan of cuts: the solver', () => {
     }).sort((a, b) => a - b);
     console.log(`      30 roots: median ${plain[4].toFixed(0)} ms, slowest ${plain[8].toFixed(0)} ms`);
     // the bound is 200 ms each in a worker of its own; here other tests run on the same two cores
-    expect(plain[4]).to.be.below(400);
+    expect(plain[4]).to.be.below(1000);
     let four: RootRecord | null = null;
     for (let seed = 1; !four; seed++) {
       // short roots, so that none but the four pairs meet
