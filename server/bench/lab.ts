@@ -1,33 +1,15 @@
 /** The trunk lab's runs against a bare loop over typed arrays that does the same arithmetic. */
-import {
-  COHORTS_SD,
-  courseOf,
-  forecast,
-  HEIGHTS,
-  SEASONS_SD,
-  type LabStart,
-  type Wish,
-} from '@gonimos/core/lab';
+import { COHORTS_SD, courseOf, forecast, HEIGHTS, SEASONS_SD, type Wish } from '@gonimos/core/lab';
 import { random } from '@gonimos/core/random';
-import { FREE_RING, taxon, toleranceOf } from '@gonimos/core/taxa';
 import { grow, SLENDERNESS } from '@gonimos/core/trunk';
+import { plantOf } from '../../core/test/lab/plant.ts';
 import { row } from './many.ts';
 
 const RUNS = 2000;
 const SEASONS = 12;
 const CLEAR = 0.3;
 
-const kind = taxon('acer-campestre');
-const START: LabStart = {
-  year: 2037,
-  ring: FREE_RING[kind.pace].value,
-  tolerance: toleranceOf(kind),
-  vigour: 4,
-  caliper: 8,
-  height: null,
-  litres: 14,
-  wall: 'air-pruning',
-};
+const START = plantOf('acer-campestre', { litres: 14, wall: 'air-pruning' });
 const WISH: Wish = { name: 'Bench', pots: [], prune: 'none', sacrifice: null, chop: null, methods: [] };
 
 /** Luck drawn, the base grown in closed form, its wood laid on at every height, thickness told: nothing else. */
