@@ -171,8 +171,26 @@ describe('the root bench', () => {
     expect(Math.max(...roots.map((r) => r.height)) > Math.min(...roots.map((r) => r.height))).to.equal(true);
   });
 
-  it('dragging among thirty roots keeps the page quick', async () => {
+  it('dragging among thirty roots keeps the page quick, and the plan comes soon after', async () => {
     const { page } = await bench('CC-32');
+    // what is asked of the worker for a plan, and when it answers
+    await page.addInitScript(`
+      window.answers = [];
+      const Plain = window.Worker;
+      window.Worker = class extends Plain {
+        asked = new Map();
+        constructor(...how) {
+          super(...how);
+          super.addEventListener('message', ({ data }) => {
+            if (this.asked.has(data.id)) window.answers.push(performance.now() - this.asked.get(data.id));
+          });
+        }
+        postMessage(message, ...more) {
+          if (message.path?.[0] === 'plan') this.asked.set(message.id, performance.now());
+          super.postMessage(message, ...more);
+        }
+      };`);
+    await page.reload();
     await page.getByRole('button', { name: 'From a list' }).click();
     const lines = Array.from(
       { length: 24 },
@@ -191,6 +209,14 @@ describe('the root bench', () => {
       await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
     const long = await page.evaluate<number[]>('window.long');
     await page.mouse.up();
+    // a root made thicker is a new question
+    for (let i = 0; i < 5; i++) {
+      const before = await page.evaluate<number>('window.answers.length');
+      await page.keyboard.press(']');
+      await page.waitForFunction(`window.answers.length > ${before}`);
+    }
+    const took = (await page.evaluate<number[]>('window.answers')).slice(-5).sort((a, b) => a - b);
+    console.log(`      plans of 30 roots in the worker: ${took.map((ms) => ms.toFixed(0)).join(', ')} ms`);
     console.log(
       `      60 moves among 30 roots: long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,
     );

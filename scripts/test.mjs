@@ -8,7 +8,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { isAbsolute, join } from 'node:path';
-import { needChromium, ROOT } from './lib/packages.mjs';
+import { needChromium, needPoppler, ROOT } from './lib/packages.mjs';
 import { step } from './lib/say.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
 
@@ -35,9 +35,9 @@ let passed = 0;
 let failed = 0;
 
 /** Runs a tool while others run; what it printed is told when it has ended. */
-const started = (name, args) =>
+const started = (name, args, env = process.env) =>
   new Promise((resolve) => {
-    const child = spawn(tool(name), args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(tool(name), args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
     let printed = '';
     for (const out of [child.stdout, child.stderr]) out.on('data', (d) => (printed += d));
     child.on('close', (code) => resolve({ ok: code === 0, printed }));
@@ -78,27 +78,23 @@ function mocha(files, env, folder, coverage) {
   }
 }
 
-await prepare();
-await needChromium();
-if (wanted('checks')) await check();
-/** The demo nursery is lived through once, and copied by every suite that wants it. */
-async function withDemo(env) {
+/** The demo nursery is lived through once, and copied by every suite that wants it; the name of its database. */
+async function makeDemo(env) {
   const args = ['--import', 'tsx', 'server/test/demo.ts'];
-  const made = await step('Making the demo nursery', () =>
-    spawnSync(process.execPath, args, {
-      cwd: ROOT,
-      env,
-      encoding: 'utf8',
-      stdio: ['ignore', 'pipe', 'inherit'],
-    }),
-  );
-  if (made.status !== 0) throw new Error('the demo nursery could not be made');
-  return { ...env, GONIMOS_TEST_DEMO: made.stdout.trim() };
+  const { ok, printed } = await step('Making the demo nursery', () => started(process.execPath, args, env));
+  if (!ok) throw new Error(`the demo nursery could not be made: ${printed}`);
+  return printed.trim();
 }
 
+await prepare();
+await needChromium();
+await needPoppler();
 await withCluster(
   async (cluster, folder) => {
-    const env = wanted('unit') || wanted('e2e') || measured ? await withDemo(cluster) : cluster;
+    const lives = wanted('unit') || wanted('e2e') || measured;
+    // the linter, last of the checks, has one core; the other one lives through the nursery
+    const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', wanted('checks') ? check() : null]);
+    const env = { ...cluster, GONIMOS_TEST_DEMO: demo };
     if (wanted('unit') || measured) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
     if (wanted('e2e')) mocha(['e2e/*.test.ts'], env, folder, false);
   },

@@ -67,6 +67,12 @@ export async function needChromium() {
   await step('Installing Chromium from Debian', () => apt(['chromium', 'fonts-dejavu-core']));
 }
 
+/** Reads the sheets the application prints, for the tests: a reader that is not ours. */
+export async function needPoppler() {
+  if (existsSync('/usr/bin/pdftotext')) return;
+  await step('Installing a reader of PDF from Debian', () => apt(['poppler-utils']));
+}
+
 const hashOf = (...texts) => texts.reduce((h, t) => h.update(t), createHash('sha256')).digest('hex');
 const kept = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { expect } from 'chai';
 import type { Outcome } from '@gonimos/contract/outcome';
 import type { RootBench } from '@gonimos/contract/root-records';
@@ -60,6 +61,29 @@ describe('root records', () => {
     await must(w.v.post(`/root-records/${first.id}/withdraw`, { id: id(), version: 2 }));
     expect((await read()).records).to.have.length(0);
     expect((await change(first.id, 3)).statusCode).to.equal(404);
+  });
+
+  it('a kept drawing has its card on paper, which says what the plan says, in the reader’s units', async () => {
+    const roots = [root('a', 0, { faults: ['dead'] }), root('b', 120), root('c', 240, { diameter: 9 })];
+    const kept = drawn({ label: 'Łódź tray', record: record({ roots }) });
+    await must(w.v.post('/root-records', kept));
+    const card = (more = '') => w.v.send('GET', `/api/cohorts/${cohortId}/roots/${kept.id}/card${more}`);
+    const answer = await card();
+    expect([answer.statusCode, answer.headers['content-type']]).to.deep.equal([200, 'application/pdf']);
+    // read by poppler, which knows nothing of how it was made
+    const said = (pdf: Buffer) =>
+      execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf, encoding: 'utf8' });
+    const text = said(answer.rawPayload);
+    for (const words of ['Łódź tray', '9 Mar 2037', 'a: Remove the root at 0°, 4 mm', 'dead', 'Local rules'])
+      expect(text).to.contain(words);
+    expect(text.indexOf('a: Remove')).to.be.above(text.indexOf('In this order'));
+    await must(w.v.put('/session/units', { id: id(), units: 'US' }));
+    expect(said((await card()).rawPayload)).to.match(/root at 0°, 0\.1\d* in/);
+    await must(w.v.put('/session/units', { id: id(), units: 'metric' }));
+    expect((await card('?paper=A0')).statusCode).to.equal(400);
+    expect((await w.v.send('GET', `/api/cohorts/${id()}/roots/${kept.id}/card`)).statusCode).to.equal(404);
+    await must(w.v.post(`/root-records/${kept.id}/withdraw`, { id: id(), version: 1 }));
+    expect((await card()).statusCode).to.equal(404);
   });
 
   it('refuses what cannot be a root, by field and reason, and keeps nothing', async () => {

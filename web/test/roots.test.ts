@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { lengthOf, lineOf } from '@gonimos/core/roots';
+import { across, lengthOf, lineOf, outline, overrules, smooth } from '@gonimos/core/roots';
 import {
   bent,
   draw,
@@ -10,7 +10,6 @@ import {
   fibreWord,
   newRoot,
   NOTHING_DECIDED,
-  overrules,
   pastedRoots,
   swung,
   thickened,
@@ -18,7 +17,6 @@ import {
   type Drawing,
 } from '../src/roots/drawing';
 import { brushOf, keyed } from '../src/roots/keys';
-import { across, outline, smooth } from '../src/roots/shapes';
 import { laid, placed } from '../src/roots/trace';
 
 const BRUSH = { thick: 1, fibre: 1 };
@@ -150,14 +148,14 @@ describe('drawing roots', () => {
     let d = press(bench(), '+', '+');
     d = draw(d, { do: 'overrule', id: 'a', to: { action: 'shorten', length: 20 } });
     d = draw(d, { do: 'overrule', id: 'b', to: { action: 'keep' } });
-    expect(overrules(d.decided)).to.deep.equal({
+    expect(overrules(d.decided.overruled)).to.deep.equal({
       a: { action: 'shorten', length: 20 },
       b: { action: 'keep' },
     });
     d = draw(d, { do: 'drop', id: 'a' });
-    expect(Object.keys(overrules(d.decided))).to.deep.equal(['b']);
+    expect(Object.keys(overrules(d.decided.overruled))).to.deep.equal(['b']);
     d = draw(d, { do: 'overrule', id: 'b', to: null });
-    expect(overrules(d.decided)).to.deep.equal({});
+    expect(overrules(d.decided.overruled)).to.deep.equal({});
   });
 
   it('a picture is placed by the middle of the trunk and its edge', () => {

@@ -1,7 +1,9 @@
 export * from './apply.ts';
 export * from './board.ts';
+export * from './card.ts';
 export * from './care.ts';
 export * from './choices.ts';
+export * from './drawn.ts';
 export * from './holds.ts';
 export * from './measures.ts';
 export * from './objective.ts';
@@ -13,4 +15,6 @@ export * from './record.ts';
 export * from './remedies.ts';
 export * from './room.ts';
 export * from './schools.ts';
+export * from './shapes.ts';
 export * from './solve.ts';
+export * from './terms.ts';

@@ -8,6 +8,7 @@ import {
   ofHundred,
   remediesFor,
   standingScore,
+  termsOf,
   type RootPlan,
   type RootRecord,
 } from '@gonimos/core/roots';
@@ -20,7 +21,6 @@ import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
 import type { Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
-import { RootCard } from './card';
 import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
@@ -32,7 +32,6 @@ import { useRootBench } from './queries';
 import { RootFields } from './root-fields';
 import { Series } from './series';
 import { Surface } from './surface';
-import { termsOf } from './terms';
 import { PlantFields } from './tools';
 import { useDrawing } from './use-drawing';
 import { usePlan } from './use-plan';
@@ -61,7 +60,10 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const { drawing, act, row } = at;
   const { record, decided } = drawing;
   const [open, setOpen] = useState<'paste' | 'record' | null>(null);
-  const terms = useMemo(() => termsOf(cohort, bench, record, decided), [cohort, bench, record, decided]);
+  const terms = useMemo(
+    () => termsOf(taxon(cohort.taxonId), bench.school, bench.container, record, decided),
+    [cohort.taxonId, bench, record, decided],
+  );
   const limit = decided.limit ?? bench.limit.share;
   const { plan, none, stale, trade, poses } = usePlan(record, terms, limit, bench.limit.share);
   const measures = measure(record, bench.school);
@@ -75,7 +77,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const before = row && mine[mine.indexOf(row) - 1];
   return (
     <div className="grid gap-6">
-      <div className="grid gap-6 print:hidden xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
+      <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
         <div className="grid content-start gap-4">
           <Dates bench={bench} at={at} today={today} onPaste={() => setOpen('paste')} />
           {bench.left && (
@@ -137,22 +139,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
           </div>
         )}
       </div>
-      {cohort.live > 1 && (
-        <div className="print:hidden">
-          <Series bench={bench} plants={cohort.live} scores={scores} today={today} />
-        </div>
-      )}
-      {fits && (
-        <RootCard
-          cohort={cohort}
-          label={at.label}
-          record={record}
-          plan={plan}
-          numbers={numbers}
-          room={terms.room}
-          today={today}
-        />
-      )}
+      {cohort.live > 1 && <Series bench={bench} plants={cohort.live} scores={scores} today={today} />}
       {open === 'paste' && <PasteSheet record={record} act={act} onClose={() => setOpen(null)} />}
       {open === 'record' && fits && row && (
         <RecordWork

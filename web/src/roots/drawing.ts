@@ -216,15 +216,6 @@ export function draw(d: Drawing, act: Act): Drawing {
   }
 }
 
-/** What was decided by root, as the solver takes it. */
-export const overrules = (d: Decided): Record<string, Overrule> =>
-  Object.fromEntries(
-    d.overruled.map(({ root, action, length, turn }) => [
-      root,
-      { action, ...(length === null ? {} : { length }), ...(turn === null ? {} : { turn }) },
-    ]),
-  );
-
 /**
  * Roots out of pasted lines: direction ° , thickness mm, length mm from the trunk, and if wanted height mm, angle °;
  * parted by commas, semicolons, tabs or spaces. A first line of words is passed over.

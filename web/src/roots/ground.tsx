@@ -1,12 +1,5 @@
-import { roomTowards, spotAt, type RootRecord, type Room } from '@gonimos/core/roots';
+import { pathOf, potLine, spotAt, type RootRecord, type Room } from '@gonimos/core/roots';
 import { length } from '../common/units';
-import { pathOf } from './shapes';
-
-/** How far the picture reaches from the trunk, mm. */
-export function reachOf(record: RootRecord): number {
-  const out = Math.max(0, ...record.roots.flatMap((r) => r.path.map((p) => p.out)));
-  return Math.max(record.trunk * 2.6, out) * 1.12 + 8;
-}
 
 /** Rings of distance, where north is, and where the front looks to. */
 export function Ground({ reach, record }: { reach: number; record: RootRecord }) {
@@ -49,12 +42,9 @@ export function Ground({ reach, record }: { reach: number; record: RootRecord })
 
 /** The inside of the pot as the trunk stands in it. */
 export function PotLine({ room, reach }: { room: Room; reach: number }) {
-  const line = Array.from({ length: 73 }, (_, i) =>
-    spotAt({ azimuth: i * 5, out: roomTowards(room, i * 5) }),
-  );
   return (
     <path
-      d={`${pathOf(line)}Z`}
+      d={`${pathOf(potLine(room))}Z`}
       fill="none"
       stroke="var(--bark)"
       strokeWidth={reach / 110}

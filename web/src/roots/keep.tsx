@@ -51,7 +51,7 @@ export function Dates({
   );
 }
 
-/** Keeping the drawing, printing its card, recording the work. */
+/** Keeping the drawing, its card on paper, recording the work. */
 export function Keep({
   cohort,
   at,
@@ -100,15 +100,16 @@ export function Keep({
             Record the work
           </button>
         )}
-        <button
-          type="button"
-          className="btn btn-square border border-base-300 bg-base-100"
-          aria-label="Print the root card"
-          disabled={record.roots.length === 0}
-          onClick={() => window.print()}
-        >
-          <Printer size={18} />
-        </button>
+        {at.row && !at.unkept && record.roots.length > 0 && (
+          <a
+            className="btn border border-base-300 bg-base-100"
+            href={`/api/cohorts/${cohort.id}/roots/${at.row.id}/card`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            <Printer size={18} aria-hidden /> Root card
+          </a>
+        )}
         {at.row && !at.unkept && (
           <button
             type="button"

@@ -1,9 +1,12 @@
 import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import {
+  across,
   along,
   lengthOf,
   lineOf,
+  reachOf,
   spotAt,
+  wedge,
   type Choice,
   type Measures,
   type Root,
@@ -12,9 +15,8 @@ import {
   type Spot,
 } from '@gonimos/core/roots';
 import { type Act, type Brush } from './drawing';
-import { Ground, PotLine, reachOf } from './ground';
+import { Ground, PotLine } from './ground';
 import { RootShape } from './root-shape';
-import { across, wedge } from './shapes';
 import { useStroke } from './use-stroke';
 import type { Trace } from './trace';
 

@@ -1,6 +1,15 @@
 import type { PointerEvent } from 'react';
-import { along, lengthOf, lineOf, upTo, type Choice, type Root } from '@gonimos/core/roots';
-import { across, outline, pathOf } from './shapes';
+import {
+  across,
+  along,
+  lengthOf,
+  lineOf,
+  outline,
+  pathOf,
+  upTo,
+  type Choice,
+  type Root,
+} from '@gonimos/core/roots';
 
 interface Props {
   root: Root;

@@ -1,7 +1,6 @@
 import { useState, type KeyboardEvent } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import { applied, BETWEEN, measure, regrown, type RootPlan, type Terms } from '@gonimos/core/roots';
-import { reachOf } from './ground';
+import { applied, BETWEEN, measure, reachOf, regrown, type RootPlan, type Terms } from '@gonimos/core/roots';
 import { brushOf, keyed } from './keys';
 import { PlanView } from './plan-view';
 import { SideView } from './side-view';

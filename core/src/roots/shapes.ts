@@ -1,4 +1,4 @@
-import { along, lengthOf, type Spot } from '@gonimos/core/roots';
+import { along, lengthOf, type Spot } from './record.ts';
 
 /** Points of a line made round at its bends: a few between each two (Catmull–Rom). */
 export function smooth(line: readonly Spot[], each = 6): Spot[] {
