@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import type { Round } from '@gonimos/contract/round';
 import { here } from './here.ts';
-import { ask, aWeekLater, find, sheet, sheetGone } from './page.ts';
+import { ask, aWeekLater, find, sheet, sheetGone, untilDue } from './page.ts';
 
 const round = (page: Page) => ask<Round>(page, '/round?most=1000');
 const row = (page: Page, text: string | RegExp) =>
@@ -97,11 +97,7 @@ describe('nothing is forgotten, in the browser', () => {
     await page.getByLabel('Code').fill('FM-N');
     await page.getByRole('button', { name: 'Enter this cohort' }).click();
     await page.getByRole('heading', { name: 'FM-N' }).waitFor();
-    for (let week = 0; week < 12; week++) {
-      await page.getByRole('heading', { name: 'Ahead' }).waitFor();
-      if ((await row(page, 'Count emergence').getByRole('button', { name: 'Record' }).count()) > 0) break;
-      await aWeekLater(page);
-    }
+    await untilDue(page, 'FM-N', 'Count emergence');
     await row(page, 'Count emergence').getByRole('button', { name: 'Record' }).click();
     await sheet(page).getByLabel('Up').fill('0');
     await sheet(page).getByRole('button', { name: 'Record', exact: true }).click();

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { PHONE } from './browser.ts';
 import { here } from './here.ts';
-import { aWeekLater, pick, sheet } from './page.ts';
+import { pick, sheet, untilDue } from './page.ts';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
 
@@ -44,12 +44,8 @@ describe('journeys in the browser', () => {
     await page.getByRole('heading', { name: 'FM-J' }).waitFor();
     await page.getByText('120 sown').first().waitFor();
 
-    // on to the first due step, a week at a time
-    for (let week = 0; week < 12; week++) {
-      await page.getByRole('heading', { name: 'Ahead' }).waitFor();
-      if ((await stepOf(page, 'Count emergence').getByRole('button', { name: 'Record' }).count()) > 0) break;
-      await aWeekLater(page);
-    }
+    // on to the first due step
+    await untilDue(page, 'FM-J', 'Count emergence');
     const cellsBefore = await stepOf(page, 'Pot on into air-pruning cells').innerText();
 
     // nine eaten before they were up, 84 up
@@ -75,16 +71,7 @@ describe('journeys in the browser', () => {
     expect(await stepOf(page, 'Pot on into air-pruning cells').innerText()).not.to.equal(cellsBefore);
 
     // pot on into cells when the window opens
-    for (let week = 0; week < 10; week++) {
-      await page.getByRole('heading', { name: 'Ahead' }).waitFor();
-      if (
-        (await stepOf(page, 'Pot on into air-pruning cells')
-          .getByRole('button', { name: 'Record' })
-          .count()) > 0
-      )
-        break;
-      await aWeekLater(page);
-    }
+    await untilDue(page, 'FM-J', 'Pot on into air-pruning cells');
     await stepOf(page, 'Pot on into air-pruning cells').getByRole('button', { name: 'Record' }).click();
     expect(await sheet(page).getByLabel('Into').inputValue()).to.equal('cell-60');
     await sheet(page).getByLabel('Loss 1, how many').fill('4');

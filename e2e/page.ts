@@ -1,5 +1,7 @@
 import type { Page } from 'playwright-core';
 import type { CohortRow } from '@gonimos/contract/cohorts';
+import type { CohortCourse } from '@gonimos/contract/course';
+import { daysBetween } from '@gonimos/core/calendar';
 
 /** The sheet that lies over the page. */
 export const sheet = (page: Page) => page.getByRole('dialog');
@@ -29,3 +31,29 @@ export async function pick(page: Page, label: string, name: string): Promise<voi
 
 export const find = async (page: Page, code: string): Promise<CohortRow> =>
   (await ask<CohortRow[]>(page, '/cohorts')).find((c) => c.code === code)!;
+
+/** Sends a write of one's own, as the interface would. */
+async function send(page: Page, path: string, body: object): Promise<void> {
+  const { csrf } = await ask<{ csrf: string }>(page, '/session');
+  const sent = await page.request.post(`/api${path}`, {
+    data: { id: crypto.randomUUID(), ...body },
+    headers: { 'x-csrf-token': csrf },
+  });
+  if (!sent.ok()) throw new Error(await sent.text());
+}
+
+/** The demo's calendar goes on, and the page is read anew, until a step of a cohort is due. */
+export async function untilDue(page: Page, code: string, title: string): Promise<void> {
+  const { id } = await find(page, code);
+  for (let jump = 0; jump < 12; jump++) {
+    const { steps } = await ask<CohortCourse>(page, `/cohorts/${id}/course`);
+    const { today } = await ask<{ today: string }>(page, '/nursery');
+    const step = steps.find((s) => s.title.includes(title) && s.status === 'planned');
+    if (!step?.opens) throw new Error(`${code} has no ‘${title}’ with a date`);
+    const days = daysBetween(today, step.opens);
+    if (days <= 0) break;
+    // what lies ahead moves with the weather until it is there
+    await send(page, '/demo/calendar', { days: Math.min(days, 30) });
+  }
+  await page.reload();
+}

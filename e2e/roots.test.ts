@@ -213,9 +213,9 @@ describe('the root bench', () => {
     for (let i = 0; i < 5; i++) {
       const before = await page.evaluate<number>('window.answers.length');
       await page.keyboard.press(']');
-      await page.waitForFunction(`window.answers.length > ${before}`);
+      while ((await page.evaluate<number>('window.answers.length')) === before) await page.waitForTimeout(50);
     }
-    const took = (await page.evaluate<number[]>('window.answers')).slice(-5).sort((a, b) => a - b);
+    const took = (await page.evaluate<number[]>('window.answers')).slice(-5);
     console.log(`      plans of 30 roots in the worker: ${took.map((ms) => ms.toFixed(0)).join(', ')} ms`);
     console.log(
       `      60 moves among 30 roots: long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,

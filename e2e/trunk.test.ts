@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { here } from './here.ts';
+import type { TrunkLab } from '@gonimos/contract/trunk';
 import type { CohortCourse } from '@gonimos/contract/course';
 import { ask, find, sheet } from './page.ts';
 
@@ -65,5 +66,43 @@ describe('the trunk lab', () => {
     for (const s of moves) expect(s.opens !== null || s.refusal !== null, s.title).to.equal(true);
     await page.getByRole('button', { name: 'Play the years' }).click();
     await page.getByRole('button', { name: '2038', exact: true }).waitFor();
+  });
+
+  it('calipers one after another: by keys, from a file, from a caliper that is listened to; what stands apart is told', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'FM-36');
+    await page.goto(`/cohorts/${id}/trunk`);
+    await page.getByRole('button', { name: 'A look' }).click();
+    await sheet(page).getByText('One after another').click();
+    const next = sheet(page).getByLabel(/^Next caliper/);
+    await next.focus();
+    for (const typed of ['6', '6,4', 'x']) {
+      await page.keyboard.type(typed);
+      await page.keyboard.press('Enter');
+    }
+    await sheet(page).getByText('‘x’ is no size').waitFor();
+    await next.fill('');
+    await sheet(page)
+      .getByLabel('File of calipers')
+      .setInputFiles({
+        name: 'c.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('plant;mm\n1;5.8\n2;6.1\n3;62\n'),
+      });
+    await sheet(page).getByText('62.0 mm stands apart').waitFor();
+    await sheet(page).getByRole('button', { name: 'Take out 62' }).click();
+    await sheet(page).getByText('stands apart').waitFor({ state: 'detached' });
+    await sheet(page).getByRole('button', { name: 'Simulated caliper' }).click();
+    const taken = sheet(page).getByRole('list', { name: 'Calipers so far' }).getByRole('listitem');
+    await taken.nth(5).waitFor();
+    await sheet(page).getByRole('button', { name: 'Listening; stop' }).click();
+    await sheet(page)
+      .getByText(/measured: .* ±/)
+      .waitFor();
+    const n = await taken.count();
+    await sheet(page).getByRole('button', { name: 'Record', exact: true }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    const { measured } = await ask<TrunkLab>(page, `/cohorts/${id}/trunk`);
+    expect(measured.at(-1)).to.include({ n, at: 0 });
   });
 });

@@ -84,7 +84,11 @@ export const editPlace = body({
 });
 export const stepCalendar = body({
   id: id(),
-  days: number().oneOf([1, 7, 91], 'is 1, 7 or 91').required('is missing'),
+  days: number()
+    .integer('is not a whole number')
+    .min(1, 'is below 1')
+    .max(91, 'is above 91')
+    .required('is missing'),
 });
 
 export type EditNursery = InferType<typeof editNursery>;

@@ -7,7 +7,12 @@ const sample = (least: number, most: number) =>
     .default([]);
 
 /** Sizes of a sample of the plants, mm. */
-export const sizesTold = body({ calipers: sample(0.1, 1000), heights: sample(1, 20_000) });
+export const sizesTold = body({
+  calipers: sample(0.1, 1000),
+  /** where the calipers were taken, mm above the soil */
+  at: measure(0, 5000, 'mm').default(0),
+  heights: sample(1, 20_000),
+});
 
 /** As they are kept: the samples, and their means. */
 export const sizesKept = sizesTold.shape({

@@ -6,6 +6,8 @@ import type { RetargetAnswer } from './library.ts';
 /** A sample of calipers: its mean, and how plants differ in it, mm; null for a sample of one. */
 export interface Measured {
   on: string;
+  /** where they were taken, mm above the soil */
+  at: number;
   caliper: number;
   n: number;
   sd: number | null;

@@ -21,6 +21,7 @@ import { moveRoutes } from './moves/routes.ts';
 import { observationRoutes } from './observations/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { schoolRoutes } from './schools/routes.ts';
+import { simulatedCaliper } from './simulated/caliper.ts';
 import { simulatedStation } from './simulated/station.ts';
 import { stationRoutes } from './station/routes.ts';
 import { stockRoutes } from './stock/routes.ts';
@@ -122,6 +123,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   stationRoutes,
   stockRoutes,
   simulatedStation,
+  simulatedCaliper,
   startRoutes,
   seedRoutes,
   trayRoutes,

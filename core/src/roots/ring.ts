@@ -16,8 +16,8 @@ interface Option {
 }
 
 const NONE = -Infinity;
-/** Tenths of a per cent of the feeders in one grain, where only the most that can be reached is asked. */
-const COARSE = 2;
+/** Grains that a limit is cut into at most, where only the most that can be reached is asked. */
+const GRAINS = 120;
 
 /** Choices that cost no more and are worth no less than another that fills the same directions make it needless. */
 function useful(choices: readonly Choice[]): Choice[] {
@@ -57,15 +57,20 @@ function withOptions(rest: Row, options: readonly Option[]): Row {
  * The best choices around the trunk that cost at most `limit` tenths of a per cent of the feeders: a dynamic
  * programme over roots in order of azimuth. What comes after a kept root depends only on that root and on the feeders
  * left; the circle is closed by trying every first kept root, the most promising first, and leaving off those that
- * cannot reach the best found. Exact. Null where no choices keep within the limit.
+ * cannot reach the best found. Exact. Null where no choices keep within the limit and are better than `beat`.
  */
 export function solveRing(
   perRoot: readonly (readonly Choice[])[],
   limit: number,
   beat = NONE,
 ): RingAnswer | null {
+  // without a limit there is one way to each place, so this is quick: often it keeps within the limit anyhow
+  const free = new Ring(perRoot, null).best(beat);
+  if (!free || costOf(free.choices) <= limit) return free;
   return new Ring(perRoot, limit).best(beat);
 }
+
+const costOf = (choices: readonly Choice[]): number => choices.reduce((sum, c) => sum + c.cost, 0);
 
 /** Room that is used again: tables of many megabytes are wanted many times while a root is dragged. */
 let room = new Float64Array(0);
@@ -139,19 +144,23 @@ class Ring {
   /** points between each two options, the first before the second */
   private readonly pair: Float64Array;
   private readonly limit: number;
+  /** tenths of a per cent of the feeders in one grain of a table that is only a bound */
+  private readonly coarse: number;
   /** `before[at]`: best points of the roots before one when none of them fills a direction, by feeders that may go */
   private readonly before: Row[];
 
-  constructor(perRoot: readonly (readonly Choice[])[], limit: number) {
+  /** `limit` null: whatever it costs. */
+  constructor(perRoot: readonly (readonly Choice[])[], limit: number | null) {
     this.n = perRoot.length;
-    this.limit = limit;
+    this.limit = limit ?? 0;
+    this.coarse = Math.max(1, Math.ceil(this.limit / GRAINS));
     const options = perRoot.map((choices, at) =>
       useful(choices)
-        .filter((c) => c.cost <= limit)
+        .filter((c) => limit === null || c.cost <= limit)
         .map((choice): Option => ({
           choice,
           at,
-          cost: choice.cost,
+          cost: limit === null ? 0 : choice.cost,
           value: choice.value + within(choice.arms),
         })),
     );
@@ -162,7 +171,7 @@ class Ring {
       this.all.push(...os);
     }
     this.begins.push(this.all.length);
-    this.before = bareBefore(this.bare, limit);
+    this.before = bareBefore(this.bare, this.limit);
     this.pair = this.pairs();
   }
 
@@ -234,7 +243,7 @@ class Ring {
 
   /** Every option that may be the first kept one, with the most it can come to. */
   private firsts(): First[] {
-    const open = this.table([], COARSE);
+    const open = this.table([], this.coarse);
     return this.all.map((_, option) => ({
       option,
       bound: this.mostFrom(option, open) + this.mostClosing(option),
@@ -247,7 +256,7 @@ class Ring {
     const own = firsts.slice(this.begins[at], this.begins[at + 1]);
     const table = this.table(
       own.map((f) => f.option),
-      COARSE,
+      this.coarse,
     );
     for (const f of own) {
       f.bound = Math.min(f.bound, this.mostFrom(f.option, table));
@@ -262,7 +271,7 @@ class Ring {
     const before = this.before[at];
     let most = NONE;
     for (let spent = 0; spent <= this.limit - cost; spent++)
-      most = Math.max(most, before[spent] + rest[Math.floor((this.limit - cost - spent) / COARSE)]);
+      most = Math.max(most, before[spent] + rest[Math.floor((this.limit - cost - spent) / this.coarse)]);
     return most + value;
   }
 

@@ -100,7 +100,9 @@ export async function putCohort(
 
 /** Calipers a cohort starts with, mm. */
 const sizesOf = (calipers: number[]): KeptDetails =>
-  calipers.length === 0 ? {} : { sizes: { calipers, heights: [], caliper: mean(calipers), height: null } };
+  calipers.length === 0
+    ? {}
+    : { sizes: { calipers, at: 0, heights: [], caliper: mean(calipers), height: null } };
 
 /** What a cohort is counted in that stands at a step: seed until it shows, layers until they are severed. */
 function unitAt(p: Programme, at: number): StartUnit {

@@ -120,7 +120,7 @@ function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: n
     ...(emerged === null ? {} : { emergence: { emerged } }),
     ...(asks('container') && s.container ? { potting: { container: s.container } } : {}),
     ...(asks('sizes')
-      ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), heights: [] } }
+      ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), at: 0, heights: [] } }
       : {}),
   };
   if (spec.careful && op.lane === 'roots' && op.rootLoss.value > 0 && done >= 12)

@@ -13,7 +13,7 @@ export function demoRoutes(app: FastifyInstance): void {
     method: 'POST',
     url: '/demo/calendar',
     role: 'helper',
-    summary: 'Moves the demo calendar on by a day, a week or a season',
+    summary: 'Moves the demo calendar on by days, a season at most',
     body: stepCalendar,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'demo calendar', body, person }, async ({ trx }) => {

@@ -1,6 +1,7 @@
 import type { KeptDetails } from '@gonimos/contract/details';
 import type { RecordKind } from '@gonimos/contract/records';
 import type { CourseFacts, StepFact } from '@gonimos/core/course';
+import { isOfBase } from '@gonimos/core/measuring';
 import { hasOperation, operation } from '@gonimos/core/operations';
 import { firstStep, hasProgramme, type Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
@@ -260,7 +261,7 @@ function factsOf(c: CohortRow, own: RecordFact[]): CohortFacts {
     placeSince: c.placeSince ?? c.startedFrom,
     schools: { nursery: {}, cohort: { ...c.schools, ...saidAtSevering(own) } },
     sizes: own.flatMap(({ onDate: on, details: { sizes } }) =>
-      sizes ? [{ on, caliper: sizes.caliper, height: sizes.height }] : [],
+      sizes ? [{ on, caliper: isOfBase(sizes.at) ? sizes.caliper : null, height: sizes.height }] : [],
     ),
     vigour: own.flatMap(({ onDate: on, details: { looks } }) =>
       looks?.vigour ? [{ on, value: looks.vigour }] : [],

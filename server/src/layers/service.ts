@@ -135,7 +135,7 @@ async function severed(w: Writing, l: LayerRow, e: NewLayerEvent): Promise<Told>
     note: e.note,
     details: {
       potting: { container: e.container },
-      sizes: { calipers: [l.diameter], heights: [] },
+      sizes: { calipers: [l.diameter], at: 0, heights: [] },
       layer: { found: e.found, split: e.split },
       ...(e.placeId ? { standing: { placeId: e.placeId } } : {}),
     },

@@ -1,28 +1,21 @@
 import type { NewRecord } from '@gonimos/contract/records';
-import { mean, outliersOf } from '@gonimos/core/stats';
+import { standsApart } from '@gonimos/core/measuring';
+import { mean } from '@gonimos/core/stats';
 import { askBack } from '../http/meant.ts';
 import type { Follower } from '../write/types.ts';
 
 /** Sizes this many times apart were hardly taken of plants of one cohort. */
 const FAR_APART = 20;
-/** Plants of a sample differ by so much anyhow: to twice as much, or half. */
-const ALIKE = Math.log(2);
-
 const WORDS: Readonly<Record<string, string>> = { calipers: 'caliper', heights: 'height' };
 
-/** A size that stands apart from the others of its sample; plants differ by shares, so their logarithms are compared. */
-function apart(values: readonly number[]): number | null {
-  const [far] = outliersOf(values.map(Math.log), ALIKE);
-  return far === undefined ? null : Math.round(10 * Math.exp(far)) / 10;
-}
-
 function doubtOf(r: NewRecord): string | null {
-  for (const [what, values] of Object.entries(r.details.sizes ?? {})) {
+  const { calipers = [], heights = [] } = r.details.sizes ?? {};
+  for (const [what, values] of Object.entries({ calipers, heights })) {
     const least = Math.min(...values);
     const most = Math.max(...values);
     if (values.length > 1 && most > least * FAR_APART)
       return `${what} of ${least} mm and ${most} mm in one cohort`;
-    const far = apart(values);
+    const far = standsApart(values);
     if (far !== null) return `a ${WORDS[what]} of ${far} mm stands apart from the other ${values.length - 1}`;
   }
   return null;

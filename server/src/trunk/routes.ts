@@ -19,9 +19,9 @@ async function measuredOf(sql: Sql, cohortId: string): Promise<Measured[]> {
     .orderBy(['onDate', 'seq'])
     .select('onDate', 'details');
   return rows.flatMap(({ onDate: on, details }) => {
-    const { caliper, calipers = [] } = details.sizes ?? {};
+    const { caliper, calipers = [], at = 0 } = details.sizes ?? {};
     if (caliper === null || caliper === undefined) return [];
-    return [{ on, caliper, n: Math.max(1, calipers.length), sd: spreadOf(calipers) }];
+    return [{ on, at, caliper, n: Math.max(1, calipers.length), sd: spreadOf(calipers) }];
   });
 }
 

@@ -136,7 +136,7 @@ export function RootPractice() {
   const [own, setOwn] = useState<Own>({});
   const [chosen, setChosen] = useState<string | null>(null);
   const [judged, setJudged] = useState<Judged | null>(null);
-  const remote = useRootWorker();
+  const { remote } = useRootWorker();
   useEffect(() => {
     let wanted = true;
     void remote()

@@ -3,33 +3,35 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PoseAnswer, RootPlan, RootRecord, Terms, Trade } from '@gonimos/core/roots';
 import type { RootWorker } from '../workers/roots';
 
-/** The worker of the root bench, made when it is first wanted and ended with the page. */
-export function useRootWorker(): () => Remote<RootWorker> {
+/** A worker of the root bench, made when it is first wanted and ended with the page, or when its work is overtaken. */
+export function useRootWorker() {
   const worker = useRef<{ it: Worker; remote: Remote<RootWorker> } | null>(null);
-  useEffect(
-    () => () => {
-      worker.current?.it.terminate();
-      worker.current = null;
-    },
-    [],
-  );
-  return useCallback(() => {
+  const end = useCallback(() => {
+    worker.current?.it.terminate();
+    worker.current = null;
+  }, []);
+  useEffect(() => end, [end]);
+  const remote = useCallback(() => {
     if (!worker.current) {
       const it = new Worker(new URL('../workers/roots.ts', import.meta.url), { type: 'module' });
       worker.current = { it, remote: wrap<RootWorker>(it) };
     }
     return worker.current.remote;
   }, []);
+  return { remote, end };
 }
 
 /** The plan of cuts for what was last drawn, worked out off the page; `stale` while a newer one is on its way. */
 export function usePlan(record: RootRecord, terms: Terms, limit: number, most: number) {
-  const remote = useRootWorker();
+  const { remote } = useRootWorker();
+  // what each limit allows is asked beside it, so that the next stroke does not wait for it
+  const { remote: beside, end: endBeside } = useRootWorker();
   const [trade, setTrade] = useState<Trade[]>([]);
   const [answer, setAnswer] = useState<{ of: string; plan: RootPlan | null } | null>(null);
   const asked = JSON.stringify({ record, terms, limit });
   useEffect(() => {
     let wanted = true;
+    let asking = false;
     const q = JSON.parse(asked) as { record: RootRecord; terms: Terms; limit: number };
     // what is overtaken by the next stroke is not begun
     const soon = setTimeout(() => {
@@ -38,15 +40,18 @@ export function usePlan(record: RootRecord, terms: Terms, limit: number, most: n
         .then(async (plan) => {
           if (!wanted) return;
           setAnswer({ of: asked, plan });
-          const all = await remote().trade(q.record, q.terms, most);
+          asking = true;
+          const all = await beside().trade(q.record, q.terms, most);
+          asking = false;
           if (wanted) setTrade(all);
         });
     }, 120);
     return () => {
       wanted = false;
       clearTimeout(soon);
+      if (asking) endBeside();
     };
-  }, [asked, remote, most]);
+  }, [asked, remote, beside, endBeside, most]);
   const poses = useCallback(
     (): Promise<PoseAnswer[]> => remote().poses(record, terms, limit),
     [remote, record, terms, limit],

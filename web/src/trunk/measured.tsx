@@ -1,5 +1,6 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { Measured as Sample } from '@gonimos/contract/trunk';
+import { isOfBase } from '@gonimos/core/measuring';
 import { fitCurve, sampleFor, type Fit } from '@gonimos/core/stats';
 import { ringsOf, type Ring } from '@gonimos/core/trunk';
 import { plural } from '@gonimos/core/words';
@@ -82,7 +83,9 @@ interface Props {
 }
 
 /** Calipers as they were measured, against what the kind grows. */
-export function Measured({ cohort, samples, today, width }: Props) {
+export function Measured({ cohort, samples: all, today, width }: Props) {
+  const samples = all.filter((s) => isOfBase(s.at));
+  const higher = all.findLast((s) => !isOfBase(s.at));
   const rings = ringsOf(cohort.rings).filter((r) => r.season <= Number(today.slice(0, 4)));
   if (rings.length === 0 || cohort.live === 0) return null;
   const from = rings[0].season;
@@ -100,6 +103,8 @@ export function Measured({ cohort, samples, today, width }: Props) {
         {last
           ? sampleWords(last, cohort.live, today)
           : 'No caliper yet: record a look, and measure some plants at the base.'}
+        {higher &&
+          ` Higher up: ${length(higher.caliper, 1)} at ${length(higher.at)} above the soil, ${shortDate(higher.on, today)}; only what is taken at the base pulls the years ahead.`}
         {asym &&
           ` ${samples.length} dates bear a curve: as things are it ends at ${length(asym.value)} ± ${length(asym.se)}.`}
       </p>
