@@ -11,7 +11,7 @@ async function shown(page: Page): Promise<string> {
     .evaluate<string[]>(
       `[...document.querySelectorAll('[role=alert], [aria-invalid=true]')].map((e) => 'wrong: ' + (e.name || e.innerText))
         .concat([...document.querySelectorAll('input, textarea')].map((e) => e.name + ' = ' + e.value).join(', '))
-        .concat([...document.querySelectorAll('h1, h2, h3, main p')].map((e) => e.innerText).join(' / ').slice(0, 1500))`,
+        .concat([...document.querySelectorAll('h1, h2, h3, main p')].map((e) => e.innerText).join(' / ').slice(0, 5000))`,
     )
     .catch((e: Error) => [e.message]);
   return [page.url(), ...told].map((line) => `      ${line}`).join('\n');

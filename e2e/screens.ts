@@ -49,6 +49,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'notes', ready: 'Count emergence', reach: tab('Notes') },
   { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
   { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', 'Roots'), picture: 'root-bench' },
+  { name: 'stem', ready: 'Where to cut', reach: tab('Stem'), picture: 'stem' },
   { name: 'trunk', ready: 'Base caliper', reach: tab('Trunk') },
   { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage'), picture: 'lineage' },
   {

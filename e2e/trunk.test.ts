@@ -83,7 +83,7 @@ describe('the trunk lab', () => {
     await sheet(page).getByText('‘x’ is no size').waitFor();
     await next.fill('');
     await sheet(page)
-      .getByLabel('File of calipers')
+      .getByLabel('A file of sizes')
       .setInputFiles({
         name: 'c.csv',
         mimeType: 'text/csv',

@@ -60,6 +60,7 @@ import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
 import { WATCHES } from './watches.ts';
 import { rootRoutes } from './roots/routes.ts';
+import { stemRoutes } from './stem/routes.ts';
 import { trunkRoutes } from './trunk/routes.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
@@ -98,6 +99,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   ledgerRoutes,
   recordRoutes,
   rootRoutes,
+  stemRoutes,
   trunkRoutes,
   roundRoutes(WATCHES),
   fileRoutes,

@@ -5,7 +5,8 @@ import { fromColumn, fromDatabase, toColumn } from '../src/db/names.ts';
 import { freshDatabase } from './harness.ts';
 
 const SOURCE = readFileSync(new URL('../src/db/tables.ts', import.meta.url), 'utf8');
-const rowName = (table: string) => fromColumn(`_${table}`).replace(/^./, (c) => c.toUpperCase()) + 'Row';
+/** The type of a table's rows; tables of one shape share it. */
+const rowName = (table: string) => new RegExp(` ${table}: Table<(\\w+)>`).exec(SOURCE)?.[1] ?? 'none';
 
 /** Columns of a table as the code types them, each with whether it may be empty. */
 function typed(table: string): string[] {
@@ -36,7 +37,6 @@ describe('types of the tables', () => {
         (r) => `${fromColumn(r.c)}${r.empty || unsaid.has(`${fromColumn(r.c)}?`) ? '?' : ''}`,
       );
       expect(typed(t), t).to.deep.equal(want.sort());
-      expect(SOURCE, t).to.contain(`${t}: Table<${rowName(t)}>`);
     }
   });
 

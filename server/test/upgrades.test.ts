@@ -33,6 +33,7 @@ const RELEASED: Record<string, string> = {
   '018-plan-kept.ts': '0c3af117ea6462b22d719891057d63ef0a6a6998132a797d2280ae5b03e8a355',
   '019-root-records.ts': '876bca83a100b6d6bb17ed0306b9eeaaf746f4a55322bf0c173a002c4b5b9155',
   '020-wants-on.ts': 'c539c1fd7aa210bb1786fd34bd438ccb9187a1be568717ab426a07bd5f9c1844',
+  '021-stem-records.ts': '1881dca93260d67b4ec0d008f89ea183547afb57ca6558f5194cc82a15759cd6',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */

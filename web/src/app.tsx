@@ -49,6 +49,7 @@ const router = createBrowserRouter([
           { path: 'ledger', ...page(() => import('./ledger/ledger').then((m) => m.LedgerPart)) },
           { path: 'trays', ...page(() => import('./trays/trays').then((m) => m.TraysPart)) },
           { path: 'roots', ...page(() => import('./roots/bench').then((m) => m.RootsPart)) },
+          { path: 'stem', ...page(() => import('./stem/bench').then((m) => m.StemPart)) },
           { path: 'trunk', ...page(() => import('./trunk/lab').then((m) => m.TrunkPart)) },
           { path: 'lineage', ...page(() => import('./lineage/lineage').then((m) => m.LineagePart)) },
           { path: 'notes', ...page(() => import('./screens/notes').then((m) => m.NotesPart)) },

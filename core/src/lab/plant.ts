@@ -23,7 +23,7 @@ const SETTLING = 0.5;
 /** Part of a free stem that is clear of shoots, from below. Common practice, no source. */
 const CLEAR = 0.3;
 /** Thickness of a tip, mm. */
-const TIP = 1.5;
+export const TIP = 1.5;
 /** A sacrifice comes to the crown it is given in so many seasons. Common practice, no source. */
 const SACRIFICE_SEASONS = 2;
 
@@ -98,7 +98,13 @@ export class LabPlant {
     else if (a.do === 'chop') this.chop(a.height);
     else if (a.do === 'prune') this.lose(0, a.share);
     else if (a.do === 'sacrifice')
-      this.sacrifices.push({ id: a.id, height: a.height, goal: a.foliage, foliage: 0, area: 0 });
+      this.sacrifices.push({
+        id: a.id,
+        height: a.height,
+        goal: a.foliage,
+        foliage: a.diameter ? a.foliage : 0,
+        area: areaOf(a.diameter ?? 0),
+      });
     else if (a.do === 'off') this.takeOff(a.id);
     else if (a.on) this.methods.add(a.id);
     else this.methods.delete(a.id);

@@ -26,7 +26,15 @@ export type LabAct =
   /** shoots cut back: share of the crown that goes */
   | { year: number; do: 'prune'; share: number }
   /** a shoot left to grow for the trunk's sake: where on the stem, and the crown it comes to, of a natural one */
-  | { year: number; do: 'sacrifice'; id: string; height: number; foliage: number }
+  | {
+      year: number;
+      do: 'sacrifice';
+      id: string;
+      height: number;
+      foliage: number;
+      /** of one that grows already, mm: it has its crown */
+      diameter?: number;
+    }
   | { year: number; do: 'off'; id: string }
   /** a way of thickening begun or ended */
   | { year: number; do: 'method'; id: string; on: boolean };

@@ -380,7 +380,8 @@ export interface RecordRow {
   details: KeptDetails;
 }
 
-export interface RootRecordRow {
+/** What was seen of a plant on a day, and what was decided about it: its roots, or its stem. */
+export interface DrawingRow {
   id: string;
   cohortId: string;
   label: string;
@@ -590,7 +591,7 @@ declare module 'knex/types/tables.js' {
     programme: Table<ProgrammeRow>;
     protection: Table<ProtectionRow>;
     record: Table<RecordRow>;
-    root_record: Table<RootRecordRow>;
+    root_record: Table<DrawingRow>;
     routine: Table<RoutineRow>;
     seed_event: Table<SeedEventRow>;
     seed_lot: Table<SeedLotRow>;
@@ -599,6 +600,7 @@ declare module 'knex/types/tables.js' {
     standing_record: Table<StandingRecordRow>;
     start_goal: Table<StartGoalRow>;
     station_reading: Table<StationReadingRow>;
+    stem_record: Table<DrawingRow>;
     tally: Table<TallyRow>;
     tray: Table<TrayRow>;
     tray_cell: Table<TrayCellRow>;

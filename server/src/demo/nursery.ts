@@ -19,12 +19,24 @@ import { layers } from './layers.ts';
 import { lives } from './lives.ts';
 import { lots } from './seed.ts';
 import { roots } from './roots.ts';
+import { stems } from './stems.ts';
 import { sights } from './sights.ts';
 import { sowings } from './sowings.ts';
 import { NURSERY_SCHOOLS, PEOPLE, PLACES, ROUTINES, SITE, WEATHER_SEED, type DemoPerson } from './stage.ts';
 
 /** The story of Tessary Bank, a chapter for each subject. A new subject adds its own. */
-const CHAPTERS: readonly Chapter[] = [lives, lots, goals, sights, sowings, cuttings, layers, roots, lastDays];
+const CHAPTERS: readonly Chapter[] = [
+  lives,
+  lots,
+  goals,
+  sights,
+  sowings,
+  cuttings,
+  layers,
+  roots,
+  stems,
+  lastDays,
+];
 
 /** What moves from this day on is news to whoever opens the demo. */
 const NEWS_FROM = addDays(OPENING_DAY, -4);

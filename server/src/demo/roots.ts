@@ -1,7 +1,7 @@
 import type { NewRootRecord } from '@gonimos/contract/root-records';
 import type { Fault, Root } from '@gonimos/core/roots';
 import { turnTo } from '@gonimos/core/stats';
-import { addRootRecord } from '../roots/service.ts';
+import { addDrawing } from '../drawings/service.ts';
 import { cohortId, named, type Chapter } from './hand.ts';
 
 /** A root as it was noted: name, direction °, thickness, length, height and slope; bends outward to a direction. */
@@ -197,7 +197,7 @@ export const roots: Chapter = () =>
       on,
       by: 'Ines Tessary' as const,
       act: (w) =>
-        addRootRecord(w, {
+        addDrawing(w, 'root_record', {
           id: named(`roots of ${code} ${label} ${on}`),
           cohortId: cohortId(code),
           label,

@@ -1,17 +1,13 @@
 import type { FastifyInstance } from 'fastify';
 import { object, string } from 'yup';
 import { id, noneOf } from '@gonimos/contract/fields';
-import {
-  changeRootRecord as changing,
-  newRootRecord,
-  withdrawRootRecord as withdrawing,
-} from '@gonimos/contract/root-records';
+import { changeRootRecord, newRootRecord, withdrawRootRecord } from '@gonimos/contract/root-records';
 import { PAPER_OF, PAPERS } from '@gonimos/core/paper';
+import { drawingRoutes } from '../drawings/routes.ts';
 import { route } from '../http/route.ts';
 import { unitsOf } from '../people/store.ts';
-import { write } from '../write/write.ts';
 import { readRootCard } from './card.ts';
-import { addRootRecord, changeRootRecord, readRootBench, withdraw } from './service.ts';
+import { readRootBench } from './service.ts';
 
 const params = object({ id: id() });
 
@@ -43,39 +39,13 @@ export function rootRoutes(app: FastifyInstance): void {
     },
   });
 
-  route(app, {
-    method: 'POST',
+  drawingRoutes(app, {
+    table: 'root_record',
     url: '/root-records',
-    role: 'helper',
-    summary: 'Keeps the roots of a plant as they lie open, with what was decided',
-    body: newRootRecord,
-    handle: ({ body, person }) =>
-      write(app, { id: body.id, what: 'root record', body, person }, (w) => addRootRecord(w, body)),
-  });
-
-  route(app, {
-    method: 'PUT',
-    url: '/root-records/:id',
-    role: 'helper',
-    summary: 'Changes a drawing that is as it was when it was opened',
-    params,
-    body: changing,
-    handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `root record ${p.id}`, body, person }, (w) =>
-        changeRootRecord(w, p.id, body),
-      ),
-  });
-
-  route(app, {
-    method: 'POST',
-    url: '/root-records/:id/withdraw',
-    role: 'helper',
-    summary: 'Takes a drawing back; it is kept, and shown no more',
-    params,
-    body: withdrawing,
-    handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `withdraw root record ${p.id}`, body, person }, (w) =>
-        withdraw(w, p.id, body.version),
-      ),
+    what: 'root record',
+    drawn: 'the roots of a plant as they lie open',
+    add: newRootRecord,
+    change: changeRootRecord,
+    withdraw: withdrawRootRecord,
   });
 }

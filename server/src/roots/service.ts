@@ -1,4 +1,4 @@
-import type { ChangeRootRecord, NewRootRecord, RootBench } from '@gonimos/contract/root-records';
+import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { container } from '@gonimos/core/containers';
 import { rootAngle } from '@gonimos/core/programmes';
 import { toDay, toIso } from '@gonimos/core/calendar';
@@ -7,22 +7,13 @@ import { HOLDS_FOR, protocolFor } from '@gonimos/core/roots';
 import { taxon, toleranceOf } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import type { Sql } from '../db/index.ts';
+import { readDrawings } from '../drawings/store.ts';
 import type { CohortFacts } from '../facts/facts.ts';
 import type { Planning } from '../facts/source.ts';
 import { notFound } from '../http/problem.ts';
-import { notInFuture } from '../nursery/day.ts';
 import { readyFacts } from '../planning/replan.ts';
-import { lockCohort } from '../write/lock.ts';
-import type { House, Writing, Written } from '../write/types.ts';
-import { answering } from '../write/write.ts';
-import {
-  cohortOfRecord,
-  insertRootRecord,
-  readRootRecords,
-  readTold,
-  updateRootRecord,
-  withdrawRootRecord,
-} from './store.ts';
+import type { House } from '../write/types.ts';
+import { readTold } from './store.ts';
 
 /** The next work on roots that the course has. */
 const nextRootWork = (sql: Sql, cohortId: string) =>
@@ -78,7 +69,7 @@ export async function readRootBench(
   const limit = limitOf(step, facts, toleranceOf(kind).largestRootCut.value);
   const pot = container(cohort.container);
   return {
-    records: await readRootRecords(sql, cohortId),
+    records: await readDrawings<RootRecordRow>(sql, 'root_record', cohortId),
     ...(await readTold(sql, cohortId, cohort.container)),
     school,
     limit,
@@ -95,31 +86,4 @@ export async function readRootBench(
       plants: cohort.live,
     }),
   };
-}
-
-async function notBefore({ trx }: Writing, cohortId: string, on: string): Promise<void> {
-  await lockCohort(trx, cohortId);
-  await notInFuture(trx, 'on', on);
-}
-
-export async function addRootRecord(w: Writing, r: NewRootRecord): Promise<Written<{ id: string }>> {
-  await notBefore(w, r.cohortId, r.on);
-  await insertRootRecord(w.trx, r, w.personId);
-  return answering({ id: r.id });
-}
-
-export async function changeRootRecord(
-  w: Writing,
-  id: string,
-  r: ChangeRootRecord,
-): Promise<Written<{ id: string; version: number }>> {
-  await notBefore(w, await cohortOfRecord(w.trx, id), r.on);
-  await updateRootRecord(w.trx, id, r);
-  return answering({ id, version: r.version + 1 });
-}
-
-export async function withdraw(w: Writing, id: string, version: number): Promise<Written<{ id: string }>> {
-  await lockCohort(w.trx, await cohortOfRecord(w.trx, id));
-  await withdrawRootRecord(w.trx, id, version);
-  return answering({ id });
 }

@@ -4,6 +4,7 @@ import { Failure, newId } from './api';
 import { faultsIn } from './check';
 import { dropDraft } from './draft';
 import { outbox } from './outbox';
+import { readAgain } from './read-again';
 
 /** A body as a screen knows it: the id of the write is added on the way. */
 export type Unsent<T extends { id: string }> = Omit<T, 'id'>;
@@ -32,8 +33,7 @@ export async function sendOnce<T, R>(
 /**
  * The one way in which a screen writes. It owns the id: the same input sent again after silence goes under the
  * same one, so that it counts once, also after a reload where the form has a draft; after any answer the next is
- * a new write. What was written is read again by whoever shows it, but for who is signed in. `faults`: what the
- * server has against it, by field.
+ * a new write. `faults`: what the server has against it, by field.
  */
 export function useWrite<T, R>(send: (input: T, id: string) => Promise<R>, draft?: string) {
   const client = useQueryClient();
@@ -44,7 +44,7 @@ export function useWrite<T, R>(send: (input: T, id: string) => Promise<R>, draft
     mutationFn: (input: T) => sendOnce(key, input, send, box),
     onSuccess: () => {
       if (draft) dropDraft(draft);
-      return client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+      return readAgain(client);
     },
   });
   return { ...mutation, faults: faultsIn(mutation.error) };

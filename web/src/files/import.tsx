@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { CSV_IN, type ImportReport } from '@gonimos/contract/files';
 import { call, newId } from '../common/api';
 import { Trouble } from '../common/field';
+import { readAgain } from '../common/read-again';
 import { sendOnce } from '../common/write';
 
 const EXAMPLE = `${CSV_IN.join(',')}
@@ -41,7 +42,7 @@ function useEnter() {
       }
       return all;
     },
-    onSettled: () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' }),
+    onSettled: () => readAgain(client),
   });
   return { enter, done, stop: () => (stopped.current = true) };
 }

@@ -1,3 +1,4 @@
+import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -17,6 +18,7 @@ import { ringsOf } from '@gonimos/core/trunk';
 import { useCourse } from '../course/queries';
 import { recordable } from '../course/recordable';
 import { Loading } from '../common/loading';
+import { Dates, Keep } from '../drawings/keep';
 import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
 import type { Recordable } from '../records/asks';
@@ -25,7 +27,7 @@ import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
 import { Help } from './help';
-import { Dates, Keep, PotFields } from './keep';
+import { PotFields } from './pot-fields';
 import { MeasureTable } from './measures';
 import { PasteSheet } from './paste-sheet';
 import { useRootBench } from './queries';
@@ -79,7 +81,18 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
     <div className="grid gap-6">
       <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
         <div className="grid content-start gap-4">
-          <Dates bench={bench} at={at} today={today} onPaste={() => setOpen('paste')} />
+          <Dates
+            rows={bench.records}
+            row={row}
+            unkept={at.unkept}
+            today={today}
+            onOpen={at.open}
+            onBegin={at.begin}
+          >
+            <button type="button" className="btn btn-sm btn-ghost" onClick={() => setOpen('paste')}>
+              From a list
+            </button>
+          </Dates>
           {bench.left && (
             <div className="bg-[var(--cold)] px-4 py-3">
               <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
@@ -96,12 +109,23 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
           />
         </div>
         <div className="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1">
-          <Keep
-            cohort={cohort}
-            at={at}
-            today={today}
-            onRecord={bench.step?.ready && row && !at.unkept ? () => setOpen('record') : null}
-          />
+          <Keep path="/root-records" cohort={cohort} at={at} sheet={drawing} today={today}>
+            {bench.step?.ready && row && !at.unkept && (
+              <button type="button" className="btn btn-outline" onClick={() => setOpen('record')}>
+                Record the work
+              </button>
+            )}
+            {row && !at.unkept && fits && (
+              <a
+                className="btn border border-base-300 bg-base-100"
+                href={`/api/cohorts/${cohort.id}/roots/${row.id}/card`}
+                target="_blank"
+                rel="noreferrer"
+              >
+                <Printer size={18} aria-hidden /> Root card
+              </a>
+            )}
+          </Keep>
           {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
           {record.roots.length > 0 && (
             <Cuts

@@ -33,6 +33,7 @@ const partsOf = (c: Data): (readonly [string, string])[] => [
   ...(c.live > 0
     ? ([
         ['roots', 'Roots'],
+        ['stem', 'Stem'],
         ['trunk', 'Trunk'],
       ] as const)
     : []),
@@ -146,7 +147,7 @@ function Opened({ cohort, steps, today, open, onClose }: OpenedProps) {
 }
 
 /** Parts that are drawings. */
-const DRAWN = ['trays', 'lineage', 'roots', 'trunk'];
+const DRAWN = ['trays', 'lineage', 'roots', 'stem', 'trunk'];
 
 const atDesk = () => window.matchMedia('(min-width: 64rem)').matches;
 

@@ -162,7 +162,7 @@ export function Column({ cohortId, plants, typed, onChange }: Props) {
             type="file"
             accept=".csv,.txt,text/csv,text/plain"
             className="hidden"
-            aria-label="File of calipers"
+            aria-label="A file of sizes"
             onChange={(e) => {
               void read(e.target.files?.[0]);
               e.target.value = '';

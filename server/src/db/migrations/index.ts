@@ -16,6 +16,7 @@ import * as held from './015-held.ts';
 import * as units from './016-units.ts';
 import * as routine from './017-routine.ts';
 import * as planKept from './018-plan-kept.ts';
+import * as stemRecords from './021-stem-records.ts';
 import * as rootRecords from './019-root-records.ts';
 import * as wantsOn from './020-wants-on.ts';
 
@@ -41,4 +42,5 @@ export const MIGRATIONS = [
   { name: '018-plan-kept', ...planKept },
   { name: '019-root-records', ...rootRecords },
   { name: '020-wants-on', ...wantsOn },
+  { name: '021-stem-records', ...stemRecords },
 ];

@@ -1,0 +1,119 @@
+import type { LabStart } from '@gonimos/core/lab';
+import {
+  CHOP_WAYS,
+  STEM_PARTS,
+  STYLES,
+  stemFaults,
+  type ChopWay,
+  type StemPartKind,
+  type StemRecord,
+  type StyleId,
+} from '@gonimos/core/stem';
+import { array, string, type InferType } from 'yup';
+import { body, date, id, measure, noneOf, text, version } from './fields.ts';
+
+/** Most parts that are told of one stem. */
+const PARTS_MOST = 80;
+const GIRTHS_MOST = 12;
+
+const height = () => measure(0, 20_000, 'mm').required('is missing');
+
+const part = body({
+  id: string()
+    .required('is missing')
+    .matches(/^[a-z0-9-]{1,12}$/, 'is 1 to 12 small letters, digits or hyphens'),
+  kind: string<StemPartKind>().oneOf(STEM_PARTS, noneOf(STEM_PARTS)).required('is missing'),
+  height: height(),
+  azimuth: measure(0, 360, '°').required('is missing'),
+  diameter: measure(0, 500, 'mm').required('is missing'),
+  since: date().nullable().default(null),
+  foliage: measure(0.05, 2, '').nullable().default(null),
+  note: text(200).default(''),
+});
+
+/** Whether what was sent can be looked at as a whole; the fields tell what is wrong with the rest. */
+function wellTyped(sent: unknown): StemRecord | null {
+  const r = sent as Partial<StemRecord> | null;
+  const figures = (x: unknown, names: readonly string[]) =>
+    names.every((n) => Number.isFinite((x as Record<string, unknown> | null)?.[n]));
+  if (!figures(r, ['base', 'height']) || !Array.isArray(r?.parts) || !Array.isArray(r.girths)) return null;
+  if (r.parts.length > PARTS_MOST || r.girths.length > GIRTHS_MOST) return null;
+  if (!r.parts.every((p) => figures(p, ['height', 'diameter', 'azimuth']))) return null;
+  return r.girths.every((g) => figures(g, ['at', 'mm'])) ? (r as StemRecord) : null;
+}
+
+/** The stem of one plant as it was seen: at least its base and height. */
+export const stemRecord = body({
+  base: measure(0.5, 2000, 'mm').required('is missing'),
+  height: measure(10, 20_000, 'mm').required('is missing'),
+  front: measure(0, 360, '°').required('is missing'),
+  girths: array(
+    body({
+      at: measure(1, 20_000, 'mm').required('is missing'),
+      mm: measure(0.5, 2000, 'mm').required('is missing'),
+    }),
+  )
+    .max(GIRTHS_MOST, `at most ${GIRTHS_MOST} calipers`)
+    .default([]),
+  parts: array(part).max(PARTS_MOST, `at most ${PARTS_MOST} parts`).required('is missing'),
+}).test('whole', function (sent) {
+  const whole = wellTyped(sent);
+  const [fault] = whole ? stemFaults(whole) : [];
+  if (!fault) return true;
+  return this.createError({
+    path: `${this.path ? `${this.path}.` : ''}${fault.field}`,
+    message: fault.text,
+  });
+});
+
+/** What is wanted of it: the tree it is to become, and where it is to be cut. */
+const decided = body({
+  /** finished height, mm; null: not thought of yet */
+  finished: measure(30, 5000, 'mm').nullable().default(null),
+  style: string<StyleId>()
+    .oneOf(
+      STYLES.map((s) => s.id),
+      noneOf(STYLES.map((s) => s.id)),
+    )
+    .default('usual'),
+  /** how it is come to; null: as the school has it */
+  way: string<ChopWay>().oneOf(CHOP_WAYS, noneOf(CHOP_WAYS)).nullable().default(null),
+  /** where it is to be cut, mm; null: not decided */
+  cutAt: measure(1, 20_000, 'mm').nullable().default(null),
+});
+
+const drawn = {
+  label: text(30).default(''),
+  on: date(),
+  record: stemRecord,
+  decided,
+  note: text(1000).default(''),
+};
+
+export const newStemRecord = body({ id: id(), cohortId: id(), ...drawn });
+export const changeStemRecord = body({ id: id(), version: version(), ...drawn });
+export const withdrawStemRecord = body({ id: id(), version: version() });
+
+export type NewStemRecord = InferType<typeof newStemRecord>;
+export type ChangeStemRecord = InferType<typeof changeStemRecord>;
+
+export interface StemRecordRow {
+  id: string;
+  label: string;
+  on: string;
+  record: NewStemRecord['record'];
+  decided: NewStemRecord['decided'];
+  note: string;
+  version: number;
+  by: string;
+}
+
+/** Everything the stem's page needs to know of a cohort. */
+export interface StemBench {
+  records: StemRecordRow[];
+  /** the plant before the next season it can grow in */
+  start: LabStart;
+  /** schools of the cohort */
+  way: ChopWay;
+  wounds: string;
+}

@@ -1,0 +1,87 @@
+import { expect } from 'chai';
+import type { StemBench } from '@gonimos/contract/stem-records';
+import { here } from './here.ts';
+import { ask, find } from './page.ts';
+
+describe('the stem', () => {
+  const at = here();
+
+  it('by touch at 820 px: parts put on it, a cut decided, kept, changed by two, taken back', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'HB-33');
+    await page.goto(`/cohorts/${id}/stem`);
+    await page.getByText('Say how high the finished tree').waitFor();
+    await page.getByLabel('Finished height').fill('400');
+    const cuts = page.getByRole('region', { name: 'Where to cut' });
+    await cuts.getByText('At 200 mm, above the buds').waitFor();
+    const stem = page.getByRole('group', { name: /^The stem from the front/ });
+    const box = (await stem.boundingBox())!;
+    await page.getByRole('button', { name: 'branch', exact: true }).click();
+    // on the right of the stem, low
+    await page.mouse.click(box.x + box.width * 0.56, box.y + box.height * 0.68);
+    const part = page.getByRole('region', { name: 'Part a' });
+    await part.getByLabel('Height').fill('190');
+    await part.getByLabel('Thickness').fill('14');
+    await cuts.getByText(/to the branch at 190 mm, E, 14/).waitFor();
+    await page.getByRole('button', { name: 'sacrifice', exact: true }).click();
+    await page.getByRole('button', { name: 'By figures' }).click();
+    await page.getByRole('region', { name: 'Part b' }).getByLabel('Height').fill('60');
+    await page
+      .getByRole('region', { name: 'Sacrifices' })
+      .getByText(/off by the end of|late now/)
+      .waitFor();
+    await cuts.getByRole('button', { name: 'Cut here' }).first().click();
+    // undone and done again, and over a reload
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await cuts.getByRole('button', { name: 'To be cut here' }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Do it again' }).click();
+    await cuts.getByRole('button', { name: 'To be cut here' }).waitFor();
+    await page.reload();
+    await page.getByText('not kept yet').waitFor();
+    await page.getByLabel('Which plant').fill('the tall one');
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    const [kept] = (await ask<StemBench>(page, `/cohorts/${id}/stem`)).records;
+    expect(kept.label).to.equal('the tall one');
+    expect(kept.record.parts.map((p) => [p.kind, p.height])).to.deep.equal([
+      ['branch', 190],
+      ['sacrifice', 60],
+    ]);
+    expect(kept.decided.cutAt).to.be.within(60, 290);
+
+    // someone else changes it meanwhile: what was typed here is not lost, and the conflict is told
+    const other = await at.enter('Owner', { width: 820, height: 1180 });
+    await other.page.goto(`/cohorts/${id}/stem`);
+    await other.page.getByLabel('Finished height').fill('500');
+    await other.page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await other.page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    await page.getByLabel('Finished height').fill('350');
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByText('The drawing was changed meanwhile.').waitFor();
+    expect(await page.getByLabel('Finished height').inputValue()).to.equal('350');
+    await other.page.getByRole('button', { name: 'Take it back' }).click();
+    await other.page.getByText('New drawing, today').waitFor();
+    expect((await ask<StemBench>(page, `/cohorts/${id}/stem`)).records).to.deep.equal([]);
+  });
+
+  it('by keyboard alone: a part added, turned into a bud, taken out', async () => {
+    const { page } = await at.enter('Grower');
+    const { id } = await find(page, 'TC-34');
+    await page.goto(`/cohorts/${id}/stem`);
+    const press = async (name: string) => {
+      await page.getByRole('button', { name, exact: true }).focus();
+      await page.keyboard.press('Enter');
+    };
+    await page.getByText('Say how high the finished tree').waitFor();
+    await press('By figures');
+    const part = page.getByRole('region', { name: 'Part a' });
+    await part.getByLabel('What it is').focus();
+    await page.keyboard.press('b');
+    await part.getByLabel('Thickness').waitFor({ state: 'detached' });
+    await press('a bud');
+    await press('Take it out');
+    await part.waitFor({ state: 'detached' });
+    await press('Undo');
+    await page.getByRole('button', { name: 'a bud' }).waitFor();
+  });
+});

@@ -1,0 +1,49 @@
+import type { FastifyInstance } from 'fastify';
+import { object } from 'yup';
+import { id } from '@gonimos/contract/fields';
+import {
+  changeStemRecord,
+  newStemRecord,
+  withdrawStemRecord,
+  type StemBench,
+  type StemRecordRow,
+} from '@gonimos/contract/stem-records';
+import { labStart } from '@gonimos/core/lab';
+import { chosen } from '@gonimos/core/schools';
+import type { ChopWay } from '@gonimos/core/stem';
+import { drawingRoutes } from '../drawings/routes.ts';
+import { readDrawings } from '../drawings/store.ts';
+import { route } from '../http/route.ts';
+import { readyFacts } from '../planning/replan.ts';
+
+/** Stems as they were seen, and what a cut is planned with. */
+export function stemRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/cohorts/:id/stem',
+    role: 'helper',
+    summary: 'Stems as they were drawn, the plant as it would be cut, and the schools of cut and wound',
+    params: object({ id: id() }),
+    handle: async ({ params: p }): Promise<StemBench> => {
+      const planning = await app.planning(app.db);
+      const [facts] = await readyFacts(app.db, [p.id], planning);
+      const levels = { ...facts.schools, nursery: planning.schools, programme: facts.programme.schools };
+      return {
+        records: await readDrawings<StemRecordRow>(app.db, 'stem_record', p.id),
+        start: labStart(facts, planning.books.get(facts.placeId)!, planning.today),
+        way: chosen('chop', levels).option as ChopWay,
+        wounds: chosen('wounds', levels).option,
+      };
+    },
+  });
+
+  drawingRoutes(app, {
+    table: 'stem_record',
+    url: '/stem-records',
+    what: 'stem record',
+    drawn: 'the stem of a plant as it was seen',
+    add: newStemRecord,
+    change: changeStemRecord,
+    withdraw: withdrawStemRecord,
+  });
+}

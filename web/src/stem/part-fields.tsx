@@ -1,0 +1,96 @@
+import { Trash2 } from 'lucide-react';
+import { STEM_PARTS, stemAt, type StemPart, type StemRecord } from '@gonimos/core/stem';
+import { isIsoDate } from '@gonimos/core/calendar';
+import { DayInput } from '../common/day-input';
+import { Field } from '../common/field';
+import { MeasureInput } from '../common/measure-input';
+import { NumberInput } from '../common/number-input';
+import { unit } from '../common/units';
+import { ofKind, type Act } from './sheet';
+
+interface Props {
+  part: StemPart;
+  record: StemRecord;
+  today: string;
+  act: (a: Act) => void;
+}
+
+/** The part in hand, in figures. */
+export function PartFields({ part, record, today, act }: Props) {
+  const change = (more: Partial<StemPart>) => act({ do: 'part', part: { ...part, ...more } });
+  return (
+    <section className="card-plain grid gap-3 p-4" aria-label={`Part ${part.id}`}>
+      <div className="flex items-center justify-between gap-2">
+        <h3 className="text-lg">Part {part.id}</h3>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm gap-1"
+          onClick={() => act({ do: 'drop', id: part.id })}
+        >
+          <Trash2 size={16} /> Take it out
+        </button>
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="What it is">
+          <select
+            className="select"
+            value={part.kind}
+            onChange={(e) =>
+              act({
+                do: 'part',
+                part: ofKind(part, e.target.value as StemPart['kind'], stemAt(record, part.height), today),
+              })
+            }
+          >
+            {STEM_PARTS.map((k) => (
+              <option key={k}>{k}</option>
+            ))}
+          </select>
+        </Field>
+        <Field label="Height" hint={`${unit('length')} above the soil`}>
+          <MeasureInput
+            key={part.id}
+            quantity="length"
+            value={part.height}
+            onChange={(height) => height !== undefined && height >= 0 && change({ height })}
+          />
+        </Field>
+        <Field label="Side" hint="° from the compass mark">
+          <NumberInput
+            key={part.id}
+            value={Math.round(part.azimuth)}
+            onChange={(azimuth) => azimuth >= 0 && azimuth <= 360 && change({ azimuth })}
+          />
+        </Field>
+        {part.kind !== 'bud' && (
+          <Field label="Thickness" hint={unit('length')}>
+            <MeasureInput
+              key={part.id}
+              quantity="length"
+              value={part.diameter}
+              onChange={(diameter) => diameter !== undefined && diameter > 0 && change({ diameter })}
+            />
+          </Field>
+        )}
+        {part.kind === 'sacrifice' && (
+          <>
+            <Field label="Let go since">
+              <DayInput
+                value={part.since ?? ''}
+                max={today}
+                onChange={(since) => isIsoDate(since) && change({ since })}
+              />
+            </Field>
+            <Field label="Its crown" hint="% of a natural one">
+              <NumberInput
+                key={part.id}
+                value={Math.round(100 * (part.foliage ?? 0.5))}
+                onChange={(share) => share >= 5 && share <= 200 && change({ foliage: share / 100 })}
+              />
+            </Field>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,163 @@
+import type { NewStemRecord } from '@gonimos/contract/stem-records';
+import type { StemPart, StemPartKind, StemRecord } from '@gonimos/core/stem';
+
+export type Decided = NewStemRecord['decided'];
+
+/** What lies on the bench: the stem as drawn, and what was decided about it. */
+export interface Sheet {
+  record: StemRecord;
+  decided: Decided;
+}
+
+/** A drawing with what can be undone and done again. */
+export interface Drawing extends Sheet {
+  undo: readonly Sheet[];
+  redo: readonly Sheet[];
+  /** id of the part that is in hand */
+  chosen: string | null;
+  /** goes up when what stands in inputs is no longer what was typed: undone, done again, opened */
+  turned: number;
+}
+
+export const NOTHING_DECIDED: Decided = { finished: null, style: 'usual', way: null, cutAt: null };
+
+export const emptyStem = (base: number, height: number): StemRecord => ({
+  base: Math.round(base * 10) / 10,
+  height: Math.round(height),
+  front: 180,
+  girths: [],
+  parts: [],
+});
+
+export const drawingOf = (sheet: Sheet): Drawing => ({
+  record: sheet.record,
+  decided: sheet.decided,
+  undo: [],
+  redo: [],
+  chosen: null,
+  turned: 0,
+});
+
+/** Thickness a new part begins with, of the stem where it stands. */
+const SHARE: Record<StemPartKind, number> = { bud: 0, shoot: 0.2, branch: 0.35, sacrifice: 0.35, stub: 0.3 };
+
+/** The first name that is free: a, b … z, a2 … */
+function freeId(parts: readonly StemPart[]): string {
+  const taken = new Set(parts.map((p) => p.id));
+  for (let round = 1; ; round++)
+    for (let i = 0; i < 26; i++) {
+      const id = String.fromCharCode(97 + i) + (round > 1 ? round : '');
+      if (!taken.has(id)) return id;
+    }
+}
+
+const within = (x: number, least: number, most: number) => Math.min(most, Math.max(least, x));
+
+/** A new part at a height; seen from the front it stands to the right (1) or to the left (−1). */
+export function newPart(
+  record: StemRecord,
+  kind: StemPartKind,
+  height: number,
+  side: 1 | -1,
+  thick: number,
+  today: string,
+): StemPart {
+  const sacrifice = kind === 'sacrifice';
+  return {
+    id: freeId(record.parts),
+    kind,
+    height: Math.round(within(height, 0, record.height)),
+    azimuth: (((record.front - 90 * side) % 360) + 360) % 360,
+    diameter: kind === 'bud' ? 0 : Math.max(0.5, Math.round(thick * SHARE[kind] * 10) / 10),
+    since: sacrifice ? today : null,
+    foliage: sacrifice ? 0.5 : null,
+    note: '',
+  };
+}
+
+/** A part told to be of another kind: what only the other kind has comes or goes with it. */
+export function ofKind(part: StemPart, kind: StemPartKind, thick: number, today: string): StemPart {
+  const diameter =
+    kind === 'bud' ? 0 : part.diameter || Math.max(0.5, Math.round(thick * SHARE[kind] * 10) / 10);
+  const sacrifice = kind === 'sacrifice';
+  return {
+    ...part,
+    kind,
+    diameter,
+    since: sacrifice ? (part.since ?? today) : null,
+    foliage: sacrifice ? (part.foliage ?? 0.5) : null,
+  };
+}
+
+export type Act =
+  | { do: 'choose'; id: string | null }
+  | { do: 'record'; record: StemRecord; chosen?: string | null }
+  | { do: 'part'; part: StemPart }
+  | { do: 'drop'; id: string }
+  | { do: 'decide'; decided: Partial<Decided> }
+  | { do: 'undo' }
+  | { do: 'redo' }
+  | { do: 'open'; sheet: Sheet };
+
+const UNDOS = 100;
+const sheetOf = ({ record, decided }: Sheet): Sheet => ({ record, decided });
+
+/** A step of drawing that can be undone. */
+const next = (d: Drawing, record: StemRecord, decided: Decided, chosen = d.chosen): Drawing => ({
+  record,
+  decided,
+  undo: [...d.undo, sheetOf(d)].slice(-UNDOS),
+  redo: [],
+  chosen,
+  turned: d.turned,
+});
+
+const stillThere = (sheet: Sheet, chosen: string | null) =>
+  sheet.record.parts.some((p) => p.id === chosen) ? chosen : null;
+
+/** The drawing after something was done to it. Pure. */
+export function draw(d: Drawing, act: Act): Drawing {
+  switch (act.do) {
+    case 'choose':
+      return { ...d, chosen: act.id };
+    case 'record':
+      return next(d, act.record, d.decided, act.chosen === undefined ? d.chosen : act.chosen);
+    case 'part': {
+      const known = d.record.parts.some((p) => p.id === act.part.id);
+      const parts = known
+        ? d.record.parts.map((p) => (p.id === act.part.id ? act.part : p))
+        : [...d.record.parts, act.part];
+      return next(d, { ...d.record, parts }, d.decided, act.part.id);
+    }
+    case 'drop':
+      return next(d, { ...d.record, parts: d.record.parts.filter((p) => p.id !== act.id) }, d.decided, null);
+    case 'decide':
+      return next(d, d.record, { ...d.decided, ...act.decided });
+    case 'undo': {
+      const back = d.undo.at(-1);
+      if (!back) return d;
+      const chosen = stillThere(back, d.chosen);
+      return {
+        ...back,
+        undo: d.undo.slice(0, -1),
+        redo: [...d.redo, sheetOf(d)],
+        chosen,
+        turned: d.turned + 1,
+      };
+    }
+    case 'redo': {
+      const again = d.redo.at(-1);
+      if (!again) return d;
+      const chosen = stillThere(again, d.chosen);
+      return {
+        ...again,
+        undo: [...d.undo, sheetOf(d)],
+        redo: d.redo.slice(0, -1),
+        chosen,
+        turned: d.turned + 1,
+      };
+    }
+    case 'open':
+      return { ...drawingOf(act.sheet), turned: d.turned + 1 };
+  }
+}
