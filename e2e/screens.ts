@@ -101,6 +101,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'own taxon', ready: 'How readily it roots', reach: at('/library/taxa/acer-palmatum?copy') },
   { name: 'schools', ready: 'Air layer', reach: at('/library/schools') },
   { name: 'practice', ready: 'That is my plan', reach: at('/library/practice') },
+  { name: 'practice of trunks', ready: 'Grow the year', reach: at('/library/practice/trunks') },
   { name: 'own programme', ready: 'Keep this version', reach: at('/library/programmes/seed-pine?copy') },
   { name: 'on the plants', ready: 'Put something on', reach: at('/fittings') },
   { name: 'meanwhile', ready: 'missed', reach: at('/meanwhile') },

@@ -46,3 +46,22 @@ export interface FittingLine {
   /** the step of the course that tends it; null: it was put on by hand */
   stepKey: string | null;
 }
+
+/** Parts of a plant that something is put around. */
+export const PARTS_HELD = ['base', 'stem'] as const;
+export type PartHeld = (typeof PARTS_HELD)[number];
+
+/** When what is put around a part today will bite. */
+export const askBite = body({
+  cohortId: id(),
+  part: string<PartHeld>().oneOf(PARTS_HELD, noneOf(PARTS_HELD)).required('is missing'),
+});
+
+export interface BiteAnswer {
+  /** thickness of the part today, mm */
+  thick: number;
+  /** day by which it has swollen so far that what is around it bites, or a year from today where it does not */
+  due: string;
+  /** whether it swells so far within the year */
+  bites: boolean;
+}

@@ -74,7 +74,14 @@ const router = createBrowserRouter([
           { path: 'operations', ...page(() => import('./library/operations').then((m) => m.Operations)) },
           { path: 'taxa', ...page(() => import('./library/taxa').then((m) => m.Taxa)) },
           { path: 'schools', ...page(() => import('./library/schools').then((m) => m.Schools)) },
-          { path: 'practice', ...page(() => import('./roots/practice').then((m) => m.RootPractice)) },
+          {
+            path: 'practice',
+            ...page(() => import('./library/practice').then((m) => m.Practice)),
+            children: [
+              { index: true, ...page(() => import('./roots/practice').then((m) => m.RootPractice)) },
+              { path: 'trunks', ...page(() => import('./trunk/practice').then((m) => m.TrunkPractice)) },
+            ],
+          },
           {
             path: 'operations/:id',
             ...page(() => import('./library/edit-operation').then((m) => m.EditOperation)),

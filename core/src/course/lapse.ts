@@ -11,6 +11,7 @@ const STAYS_ON: ReadonlySet<Fitting> = new Set([
   'wire',
   'binding',
   'tourniquet',
+  'cage wire',
   'stake',
   'cover',
   'repellent',

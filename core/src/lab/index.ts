@@ -8,3 +8,4 @@ export * from './start.ts';
 export * from './wish.ts';
 export * from './search.ts';
 export { adopt, type Adopted } from './adopt.ts';
+export * from './practice.ts';

@@ -72,6 +72,7 @@ export const FITTINGS = [
   'cover',
   'repellent',
   'tourniquet',
+  'cage wire',
 ] as const;
 export type Fitting = (typeof FITTINGS)[number];
 export type Tending = 'looks' | 'takes off' | 'renews';

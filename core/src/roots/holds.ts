@@ -10,9 +10,6 @@ export interface Hold {
   note: string;
 }
 
-/** How far a base may swell before what holds its roots is looked at, share of its thickness. Common practice. */
-export const HOLDS_FOR = 0.15;
-
 const HELPS: Partial<Record<RemedyKind, Fitting>> = { moss: 'moss', tourniquet: 'tourniquet' };
 
 /** What stays on the roots after the work: pins and guys one by one, a board for all it holds, moss, a tourniquet. */

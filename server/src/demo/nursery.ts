@@ -15,6 +15,7 @@ import { cuttings } from './cuttings.ts';
 import { goals } from './goals.ts';
 import { named, OPENING_DAY, placeId, type Chapter, type Hand } from './hand.ts';
 import { lastDays } from './last-days.ts';
+import { lab } from './lab.ts';
 import { layers } from './layers.ts';
 import { lives } from './lives.ts';
 import { lots } from './seed.ts';
@@ -35,6 +36,7 @@ const CHAPTERS: readonly Chapter[] = [
   layers,
   roots,
   stems,
+  lab,
   lastDays,
 ];
 

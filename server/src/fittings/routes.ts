@@ -1,5 +1,8 @@
 import type { FastifyInstance } from 'fastify';
+import { askBite } from '@gonimos/contract/fittings';
 import { route } from '../http/route.ts';
+import { readyFacts } from '../planning/replan.ts';
+import { biteOf } from './bites.ts';
 import { readFittings } from './store.ts';
 
 export function fittingRoutes(app: FastifyInstance): void {
@@ -9,5 +12,18 @@ export function fittingRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'What is on the plants: wire, ties, wedges, covers and whatever else has a day to go',
     handle: () => readFittings(app.db),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/bite',
+    role: 'helper',
+    summary: 'When what is put around the base or stem of a cohort today will bite',
+    body: askBite,
+    handle: async ({ body }) => {
+      const planning = await app.planning(app.db);
+      const [facts] = await readyFacts(app.db, [body.cohortId], planning);
+      return biteOf(facts, planning, body.part);
+    },
   });
 }

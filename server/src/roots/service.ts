@@ -1,15 +1,13 @@
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { container } from '@gonimos/core/containers';
 import { rootAngle } from '@gonimos/core/programmes';
-import { toDay, toIso } from '@gonimos/core/calendar';
-import { plantOn } from '@gonimos/core/course';
-import { HOLDS_FOR, protocolFor } from '@gonimos/core/roots';
+import { protocolFor } from '@gonimos/core/roots';
 import { taxon, toleranceOf } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import type { Sql } from '../db/index.ts';
 import { readDrawings } from '../drawings/store.ts';
 import type { CohortFacts } from '../facts/facts.ts';
-import type { Planning } from '../facts/source.ts';
+import { biteOf } from '../fittings/bites.ts';
 import { notFound } from '../http/problem.ts';
 import { readyFacts } from '../planning/replan.ts';
 import type { House } from '../write/types.ts';
@@ -22,14 +20,6 @@ const nextRootWork = (sql: Sql, cohortId: string) =>
     .whereNotNull('rootCut')
     .orderBy('seq')
     .first('key', 'title', 'opens', 'closes', 'ready', 'rootCut', 'container');
-
-/** Until when what is put on its roots today may stay: its base has swollen then, or a year has passed. */
-function heldUntil(facts: CohortFacts, { books, today }: Planning): string {
-  const now = toDay(today);
-  const plant = plantOn(facts, books.get(facts.placeId)!, today);
-  const mm = HOLDS_FOR * plant.thickness('base', now);
-  return toIso(plant.swollenOn('base', mm, now, now + 1, now + 365) ?? now + 365);
-}
 
 /** How much may go at the next work on its roots, and why so much. */
 function limitOf(
@@ -77,7 +67,7 @@ export async function readRootBench(
       ? { key: step.key, title: step.title, opens: step.opens!, closes: step.closes!, ready: step.ready }
       : null,
     container: step?.container ?? cohort.container,
-    heldUntil: heldUntil(facts, planning),
+    heldUntil: biteOf(facts, planning, 'base').due,
     protocol: protocolFor({
       group: kind.group,
       school,

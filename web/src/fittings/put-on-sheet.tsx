@@ -4,6 +4,7 @@ import { newRecord, workOn } from '@gonimos/contract/records';
 import { addDays } from '@gonimos/core/calendar';
 import { FITTINGS } from '@gonimos/core/operations';
 import { taxon } from '@gonimos/core/taxa';
+import { AROUND } from '@gonimos/core/wire';
 import { useRegister } from '../cohorts/queries';
 import { newId } from '../common/api';
 import { useContractForm } from '../common/contract-form';
@@ -11,6 +12,7 @@ import { Field, Trouble } from '../common/field';
 import { Pick } from '../common/pick';
 import { Sheet } from '../common/sheet';
 import { useRecordWork } from '../records/queries';
+import { WireFields } from './wire-fields';
 
 interface Props {
   today: string;
@@ -40,6 +42,8 @@ export function PutOnSheet({ today, cohortId = '', onClose }: Props) {
     [register],
   );
   const chosen = form.watch('cohortId');
+  const what = form.watch('what');
+  const around = AROUND.find((a) => a === what) ?? null;
   return (
     <Sheet title="Put something on" onClose={onClose}>
       <form className="grid gap-5" noValidate onSubmit={send(work, onClose)}>
@@ -58,6 +62,18 @@ export function PutOnSheet({ today, cohortId = '', onClose }: Props) {
             ))}
           </select>
         </Field>
+        {around && chosen && (
+          <WireFields
+            key={`${chosen} ${around}`}
+            what={around}
+            cohortId={chosen}
+            plants={register?.find((c) => c.id === chosen)?.live ?? 1}
+            onTake={(note, due) => {
+              form.setValue('note', note);
+              form.setValue('due', due);
+            }}
+          />
+        )}
         <Field
           label="Gauge, finish or number"
           hint="where it matters, as ‘2.5 mm, bright’"

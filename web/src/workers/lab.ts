@@ -3,12 +3,16 @@ import {
   courseOf,
   forecast,
   Search,
+  trunkVerdict,
   type Aim,
   type Forecast,
   type Found,
   type LabStart,
   type OwnGrowth,
+  type TrunkCase,
+  type TrunkVerdict,
   type Wish,
+  type YearChoice,
 } from '@gonimos/core/lab';
 
 /** Runs behind the band of each course. */
@@ -18,6 +22,8 @@ const AT_ONCE = 200;
 
 /** Grows courses off the page, all on the same luck. */
 const lab = {
+  /** A trunk that was played, beside the best. */
+  verdict: (of: TrunkCase, choices: readonly YearChoice[]): TrunkVerdict => trunkVerdict(of, choices),
   forecast: (
     start: LabStart,
     wishes: readonly Wish[],
