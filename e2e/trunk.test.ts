@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { here } from './here.ts';
 import type { TrunkLab } from '@gonimos/contract/trunk';
 import type { CohortCourse } from '@gonimos/contract/course';
-import { ask, find, sheet } from './page.ts';
+import type { FittingLine } from '@gonimos/contract/fittings';
+import { ask, find, pick, sheet } from './page.ts';
 
 describe('the trunk lab', () => {
   const at = here();
@@ -104,5 +105,64 @@ describe('the trunk lab', () => {
     await sheet(page).getByText('Recorded.').waitFor();
     const { measured } = await ask<TrunkLab>(page, `/cohorts/${id}/trunk`);
     expect(measured.at(-1)).to.include({ n, at: 0 });
+  });
+
+  it('practice: ten springs by keyboard, judged beside the best, and no record is touched', async () => {
+    const { page } = await at.enter('Helper');
+    const { id } = await find(page, 'FM-36');
+    const before = await ask<TrunkLab>(page, `/cohorts/${id}/trunk`);
+    await page.goto('/library/practice/trunks');
+    await page.getByLabel('A low shoot is').waitFor();
+    for (let year = 0; year < 10; year++) {
+      if (year === 0) {
+        await page.getByLabel('It stands').selectOption('basket-25');
+        await page.getByLabel('The trunk is').selectOption('220');
+        await page.getByText(/it is no higher than/).waitFor();
+        expect(await page.getByRole('button', { name: 'Grow the year' }).isDisabled()).to.equal(true);
+        await page.getByLabel('The trunk is').selectOption('');
+      }
+      await page.getByRole('button', { name: 'Grow the year' }).focus();
+      await page.keyboard.press('Enter');
+    }
+    const verdict = page.getByRole('region', { name: 'Beside the best' });
+    await verdict
+      .getByText(/of a hundred: .* for taper/)
+      .first()
+      .waitFor();
+    await verdict.getByText(/The best of some thousand courses/).waitFor();
+    await page.getByRole('button', { name: 'The same again' }).click();
+    await page.getByRole('heading', { name: 'Spring 2037' }).waitFor();
+    expect(await ask<TrunkLab>(page, `/cohorts/${id}/trunk`)).to.deep.equal(before);
+  });
+
+  it('a row in the ground, and a tourniquet with its wire and the day it bites', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'HB-36');
+    await page.goto(`/cohorts/${id}/trunk`);
+    await page.getByText('A row of it in the ground').click();
+    await page
+      .getByText(/apart, rows .* apart|\d mm apart/)
+      .first()
+      .waitFor();
+    await page.getByLabel('Metres of row').fill('0');
+    await page.getByText(/Metres of row is not above 0/).waitFor();
+    await page.goto('/fittings');
+    await page.getByRole('button', { name: 'Put something on' }).click();
+    await pick(page, 'Cohort', 'HB-36');
+    await sheet(page).getByLabel('What').selectOption('tourniquet');
+    await sheet(page).getByLabel('Turns').fill('3');
+    await sheet(page)
+      .getByText(/mm a plant: 3 turns/)
+      .waitFor();
+    await sheet(page).getByRole('button', { name: 'Take this over' }).click();
+    expect(await sheet(page).getByLabel('Gauge, finish or number').inputValue()).to.match(
+      /^[\d.]+ mm aluminium, 3 turns$/,
+    );
+    await sheet(page).getByRole('button', { name: 'Put it on' }).click();
+    await sheet(page).waitFor({ state: 'detached' });
+    const on = (await ask<FittingLine[]>(page, '/fittings')).filter((f) => f.what === 'tourniquet');
+    expect(on.map((f) => [f.code, f.due > '2037-04-15' && f.due < '2037-11-01'])).to.deep.equal([
+      ['HB-36', true],
+    ]);
   });
 });

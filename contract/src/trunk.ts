@@ -1,4 +1,4 @@
-import type { LabStart, OwnGrowth, Wish } from '@gonimos/core/lab';
+import type { LabStart, OwnGrowth, RowSchools, Wish } from '@gonimos/core/lab';
 import { object, string, type InferType } from 'yup';
 import { body, containerId, id, list, measure, noneOf, text } from './fields.ts';
 import type { RetargetAnswer } from './library.ts';
@@ -23,6 +23,8 @@ export interface TrunkLab {
   container: string;
   /** its growth against that of its kind, by its own measurements */
   growth: OwnGrowth;
+  /** how it would be kept in the ground */
+  row: RowSchools;
   /** calipers measured so far, oldest first */
   measured: Measured[];
 }

@@ -9,3 +9,4 @@ export * from './wish.ts';
 export * from './search.ts';
 export { adopt, type Adopted } from './adopt.ts';
 export * from './practice.ts';
+export * from './row.ts';

@@ -1,4 +1,5 @@
 import { plural } from '../words/index.ts';
+import { costUntil } from './cost.ts';
 import { HEIGHTS } from './plant.ts';
 import type { Forecast } from './run.ts';
 import type { LabYear } from './types.ts';
@@ -18,6 +19,8 @@ export interface Outcome {
   /** moves, and litres of mix they take in all */
   moves: number;
   litres: number;
+  /** of work on one plant in all these years */
+  minutes: number;
   /** least reserve on the way, 0..1 */
   reserve: number;
 }
@@ -36,7 +39,8 @@ function widestScar(years: readonly LabYear[]): Outcome['scar'] {
 export function outcomeOf(f: Forecast): Outcome {
   const end = f.middle.at(-1)!;
   const band = f.band.at(-1)!;
-  const moves = f.course.acts.flatMap((a) => (a.do === 'move' ? [a.litres] : []));
+  const moves = f.course.acts.filter((a) => a.do === 'move');
+  const { minutes, litres } = costUntil(f.course);
   return {
     reached: f.goal?.year ?? null,
     share: f.goal?.share ?? 0,
@@ -44,10 +48,14 @@ export function outcomeOf(f: Forecast): Outcome {
     taper: end.stem[HEIGHTS.indexOf(TAPER_AT)] / end.caliper,
     scar: widestScar(f.middle),
     moves: moves.length,
-    litres: moves.reduce<number>((n, l) => n + (l ?? 0), 0),
+    litres,
+    minutes,
     reserve: Math.min(...f.middle.map((y) => y.reserve)),
   };
 }
+
+/** Work that differs by less is the same, minutes. */
+const MINUTES = 10;
 
 const later = (n: number) => `${plural(n, 'year')} after`;
 
@@ -68,6 +76,8 @@ export function difference(a: string, x: Outcome, b: string, y: Outcome): string
     told.push(`${scars[0] > scars[1] ? a : b} is left with the wider scar`);
   if (Math.abs(x.taper - y.taper) >= 0.08) told.push(`${x.taper < y.taper ? a : b} has the stronger taper`);
   const litres = Math.round(Math.abs(x.litres - y.litres));
+  const minutes = Math.round(Math.abs(x.minutes - y.minutes));
+  if (minutes >= MINUTES) told.push(`${x.minutes > y.minutes ? a : b} takes ${minutes} minutes more work`);
   if (litres >= 3) told.push(`${x.litres > y.litres ? a : b} takes ${litres} L more mix a plant`);
   return `${told[0].charAt(0).toUpperCase()}${told[0].slice(1)}${told.length > 1 ? `; ${told.slice(1).join(', ')}` : ''}.`;
 }

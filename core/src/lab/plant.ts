@@ -111,10 +111,10 @@ export class LabPlant {
   }
 
   private move({ litres, wall, rootCut }: LabAct & { do: 'move' }): void {
-    const wasInGround = this.wall === 'ground';
     this.litres = litres ?? Infinity;
     this.wall = wall;
-    if (wall === 'ground' && !wasInGround) this.settling = 1;
+    // planted anew it settles anew, also where it was lifted from the same row
+    if (wall === 'ground') this.settling = 1;
     this.roots *= 1 - rootCut;
     this.lose(rootCut, 0);
   }

@@ -2,9 +2,10 @@ import { container, roomPerPlant } from '../containers/index.ts';
 import { random } from '../random/index.ts';
 import { FREE_RING, taxon, toleranceOf } from '../taxa/index.ts';
 import { TAPER_AT } from './outcome.ts';
-import { HEIGHTS, LabPlant } from './plant.ts';
+import { HEIGHTS } from './plant.ts';
 import { luckOf, MEDIAN_LUCK, runCourse } from './run.ts';
-import { coursesToTry, WORK } from './search.ts';
+import { costUntil } from './cost.ts';
+import { coursesToTry } from './search.ts';
 import type { LabAct, LabStart, LabYear, Luck } from './types.ts';
 import { courseOf, PRUNED, ROOT_AT_LIFTING, ROOT_AT_MOVE, type Wish } from './wish.ts';
 
@@ -107,27 +108,22 @@ export function choiceFault(of: TrunkCase, before: readonly YearChoice[], c: Yea
 }
 
 /** The plant after each year that was played. */
-export function played(of: TrunkCase, choices: readonly YearChoice[]): LabYear[] {
-  const plant = new LabPlant(of.start);
-  const luck = weatherOf(of);
+export const played = (of: TrunkCase, choices: readonly YearChoice[]): LabYear[] =>
+  runCourse(of.start, { id: '', name: '', acts: actsIn(of, choices) }, choices.length, weatherOf(of));
+
+/** Everything that was done, spring by spring. */
+function actsIn(of: TrunkCase, choices: readonly YearChoice[]): LabAct[] {
   let { wall } = of.start;
-  return choices.map((c, i) => {
-    for (const act of actsOf(of.start.year + i, c, wall)) plant.act(act);
+  return choices.flatMap((c, i) => {
+    const acts = actsOf(of.start.year + i, c, wall);
     if (c.into) wall = container(c.into).wall;
-    plant.season(luck, i);
-    return plant.look();
+    return acts;
   });
 }
 
-/** Minutes of work on the plant, as the search counts them. */
-const workOf = (choices: readonly YearChoice[]): number =>
-  choices.reduce((sum, c) => {
-    const move =
-      c.into === null ? 0 : container(c.into).wall === 'ground' ? WORK.ground.value : WORK.move.value;
-    const chop = c.chop === null ? 0 : WORK.chop.value;
-    const off = c.sacrifice === 'off' ? WORK.off.value : 0;
-    return sum + move + chop + off + (c.prune === 'none' ? 0 : WORK.prune.value);
-  }, 0);
+/** Minutes of work on the plant. */
+const workOf = (of: TrunkCase, choices: readonly YearChoice[]): number =>
+  costUntil({ id: '', name: '', acts: actsIn(of, choices) }).minutes;
 
 /** What a trunk is worth of a hundred, by our own scale: thickness 50, taper 20, scars 15, nothing left to do 15. */
 export interface TrunkScore {
@@ -222,7 +218,7 @@ function bestWish(of: TrunkCase): Wish {
   for (const wish of allowed) {
     const course = courseOf('tried', wish, of.start, GAME_SEASONS);
     const end = runCourse(of.start, course, GAME_SEASONS, MEDIAN_LUCK).at(-1)!;
-    const points = trunkScore(of, end).all - 0.02 * workOf(choicesOf(wish));
+    const points = trunkScore(of, end).all - 0.02 * workOf(of, choicesOf(wish));
     if (points > best.points) best = { wish, points };
   }
   return best.wish;
@@ -239,8 +235,8 @@ export function trunkVerdict(of: TrunkCase, choices: readonly YearChoice[]): Tru
   const years = runCourse(of.start, course, GAME_SEASONS, weatherOf(of));
   const theirs = choicesOf(wish);
   return {
-    yours: { score: trunkScore(of, end), minutes: workOf(choices), end },
-    best: { choices: theirs, score: trunkScore(of, years.at(-1)!), minutes: workOf(theirs), years },
+    yours: { score: trunkScore(of, end), minutes: workOf(of, choices), end },
+    best: { choices: theirs, score: trunkScore(of, years.at(-1)!), minutes: workOf(of, theirs), years },
     because: becauseOf(of, choices, theirs),
   };
 }

@@ -1,8 +1,8 @@
-import { cp } from '../params/index.ts';
 import { quantile } from '../stats/index.ts';
 import { KINDS_GROWTH, type OwnGrowth } from './calibrate.ts';
+import { costUntil } from './cost.ts';
 import { MEDIAN_LUCK, luckOf, runCourse } from './run.ts';
-import type { LabCourse, LabStart, LabYear } from './types.ts';
+import type { LabStart, LabYear } from './types.ts';
 import { courseOf, type Wish } from './wish.ts';
 
 /** What a course is looked for to do. */
@@ -38,15 +38,6 @@ export interface Found {
   /** base at the end of the last season: one run in ten less, one in ten more, mm */
   end: { p10: number; p90: number };
 }
-
-/** Minutes of work on one plant. Common practice, no source. */
-export const WORK = {
-  move: cp(15, 'min'),
-  chop: cp(12, 'min'),
-  off: cp(6, 'min'),
-  prune: cp(4, 'min'),
-  ground: cp(25, 'min'),
-} as const;
 
 /** Courses that are looked at more closely, and runs of each. */
 const CLOSER = 50;
@@ -111,20 +102,6 @@ export function coursesToTry(start: LabStart, seasons: number): Wish[] {
           out.push({ name: '', pots, prune, sacrifice, chop, methods: tile ? ['tile'] : [] });
         }
   return out;
-}
-
-/** What a course has cost up to the end of a season. */
-function costUntil(course: LabCourse, year: number): { minutes: number; litres: number } {
-  let minutes = 0;
-  let litres = 0;
-  for (const a of course.acts) {
-    if (a.year > year) continue;
-    if (a.do === 'move') {
-      minutes += a.litres === null ? WORK.ground.value : WORK.move.value;
-      litres += a.litres ?? 0;
-    } else if (a.do === 'chop' || a.do === 'off' || a.do === 'prune') minutes += WORK[a.do].value;
-  }
-  return { minutes, litres };
 }
 
 /** A wish without what comes after the goal is reached. */

@@ -116,10 +116,10 @@ export class Plant {
 
   private stand(into: string, plants: number): void {
     const kind = container(into);
-    const wasInGround = this.wall === 'ground';
     this.litres = kind.wall === 'ground' ? Infinity : roomPerPlant(kind, plants);
     this.wall = kind.wall;
-    if (kind.wall === 'ground' && !wasInGround) this.settling = 1;
+    // planted anew it settles anew, also where it was lifted from the same row
+    if (kind.wall === 'ground') this.settling = 1;
   }
 
   /** A plant of its own from here on. Field by field: it is asked for many times in every plan. */

@@ -3,6 +3,7 @@ import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { adoptCourse as schema, type Measured, type TrunkLab } from '@gonimos/contract/trunk';
 import { labStart, learnGrowth, stretchesOf } from '@gonimos/core/lab';
+import { chosen } from '@gonimos/core/schools';
 import { spreadOf } from '@gonimos/core/stats';
 import type { Sql } from '../db/index.ts';
 import { sure } from '../db/sure.ts';
@@ -38,11 +39,13 @@ export function trunkRoutes(app: FastifyInstance): void {
       const [facts] = await readyFacts(app.db, [p.id], planning);
       const { goalCaliper } = await sure(app.db('cohort').where({ id: p.id }).first('goalCaliper'));
       const book = planning.books.get(facts.placeId)!;
+      const levels = { ...facts.schools, nursery: planning.schools, programme: facts.programme.schools };
       return {
         start: labStart(facts, book, planning.today),
         growth: learnGrowth(stretchesOf(facts, book)),
         goal: goalCaliper,
         container: facts.container,
+        row: { lift: chosen('ground-lift', levels).option, cut: chosen('ground-cut', levels).option },
         measured: await measuredOf(app.db, p.id),
       };
     },

@@ -28,6 +28,7 @@ function Figures({ forecast }: { forecast: Forecast }) {
       o.scar ? `${percent(o.scar.share)}, ${o.scar.shut ? `shut ${o.scar.shut}` : 'still open'}` : 'none',
     ],
     ['Mix', o.moves === 0 ? 'none, no move' : `${volume(o.litres)}, ${plural(o.moves, 'move')}`],
+    ['Work', `${o.minutes} min a plant`],
     ['Reserve', `never under ${percent(o.reserve)}`],
   ];
   return (

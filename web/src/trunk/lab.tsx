@@ -14,6 +14,7 @@ import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { AdoptSheet } from './adopt-sheet';
 import { Courses } from './courses';
+import { GroundRow } from './ground-row';
 import { Measured } from './measured';
 import { useTrunkLab } from './queries';
 import { SearchSheet } from './search-sheet';
@@ -53,7 +54,7 @@ function usePlay(first: number, seasons: number) {
 
 function Lab({ cohort, lab, today }: { cohort: Cohort; lab: TrunkLab; today: string }) {
   const { start } = lab;
-  const [wishes, setWishes] = useState<Wish[]>(() => keptWishes(cohort.id) ?? firstWishes(start));
+  const [wishes, setWishes] = useState<Wish[]>(() => keptWishes(cohort.id) ?? firstWishes(start, lab.row));
   const [goal, setGoal] = useState<number | undefined>(
     lab.goal !== null && lab.goal > start.caliper ? lab.goal : Math.ceil((start.caliper * 2) / 5) * 5,
   );
@@ -127,6 +128,7 @@ function Lab({ cohort, lab, today }: { cohort: Cohort; lab: TrunkLab; today: str
           />
         </div>
       )}
+      <GroundRow start={start} row={lab.row} plants={cohort.live} />
       <Measured cohort={cohort} samples={lab.measured} today={today} width={Math.min(wide, 900)} />
       {adopting && (
         <AdoptSheet

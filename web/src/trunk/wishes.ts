@@ -1,5 +1,5 @@
 import { container } from '@gonimos/core/containers';
-import { METHODS, type LabStart, type Wish } from '@gonimos/core/lab';
+import { METHODS, rowWish, type LabStart, type RowSchools, type Wish } from '@gonimos/core/lab';
 import { length } from '../common/units';
 
 /** Most courses side by side. */
@@ -17,7 +17,7 @@ const plain = (name: string): Wish => ({
 });
 
 /** Courses to begin with: as it stands, a larger basket with a low sacrifice, the ground. */
-export function firstWishes(start: LabStart): Wish[] {
+export function firstWishes(start: LabStart, row: RowSchools): Wish[] {
   const { year } = start;
   return [
     { ...plain('As it stands'), prune: 'lightly' },
@@ -29,16 +29,7 @@ export function firstWishes(start: LabStart): Wish[] {
       ],
       sacrifice: { from: year, to: year + 6, height: 60, foliage: 0.5 },
     },
-    {
-      ...plain('Ground row on a tile'),
-      pots: [
-        { year, container: 'ground' },
-        { year: year + 4, container: 'basket-32' },
-      ],
-      prune: 'lightly',
-      chop: { year: year + 4, height: 150 },
-      methods: ['tile'],
-    },
+    rowWish(start, row),
   ];
 }
 
