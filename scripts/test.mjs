@@ -4,7 +4,7 @@
  * browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e; and how much of the code the unit tests meet: npm test -- coverage.
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { isAbsolute, join } from 'node:path';
@@ -14,8 +14,8 @@ import { prepare, withCluster } from './lib/throwaway.mjs';
 
 // types are told by the quick compiler; the linter still needs the older one, which can be asked from a program
 const CHECKS = [
-  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ['lint', 'eslint', ['.']],
+  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ['types', process.execPath, ['node_modules/typescript-7/bin/tsc', '-p', 'tsconfig.json']],
   ['arrows', 'depcruise', ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'e2e']],
   ['circles', process.execPath, ['scripts/circles.mjs']],
@@ -25,8 +25,11 @@ const UNIT = ['core', 'contract', 'web'].map((part) => `${part}/test/**/*.test.t
 const MEASURED = ['core/src', 'core/data', 'contract/src', 'server/src'];
 
 const tool = (name) => (isAbsolute(name) ? name : join(ROOT, 'node_modules/.bin', name));
-const run = (name, args, env = process.env) =>
-  spawnSync(tool(name), args, { cwd: ROOT, stdio: 'inherit', env }).status === 0;
+const run = (name, args, env) =>
+  new Promise((resolve) => {
+    const child = spawn(tool(name), args, { cwd: ROOT, stdio: 'inherit', env });
+    child.on('close', (code) => resolve(code === 0));
+  });
 const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
 /** Measuring it takes its time, so it is asked for. */
@@ -43,20 +46,16 @@ const started = (name, args, env = process.env) =>
     child.on('close', (code) => resolve({ ok: code === 0, printed }));
   });
 
-/** All checks at once: none writes, and most of them wait for the disk. */
-async function check() {
-  await Promise.all(
-    CHECKS.map(async ([name, command, args]) => {
-      const { ok, printed } = await step(`Check: ${name}`, () => started(command, args));
-      if (printed.trim()) console.log(printed.trim());
-      if (ok) passed++;
-      else failed++;
-      if (!ok) console.error(`✗ ${name}`);
-    }),
-  );
+/** Runs one check, and counts it. */
+async function check([name, command, args]) {
+  const { ok, printed } = await step(`Check: ${name}`, () => started(command, args));
+  if (printed.trim()) console.log(printed.trim());
+  if (ok) passed++;
+  else failed++;
+  if (!ok) console.error(`✗ ${name}`);
 }
 
-function mocha(files, env, folder, coverage) {
+async function mocha(files, env, folder, coverage) {
   const counts = join(folder, 'counts.json');
   rmSync(counts, { force: true });
   const own = { ...env, GONIMOS_TEST_COUNTS: counts };
@@ -65,8 +64,8 @@ function mocha(files, env, folder, coverage) {
   const args = ['--reporter', join(ROOT, 'scripts/lib/reporter.cjs'), ...beside, ...files];
   const include = MEASURED.flatMap((d) => ['--include', `${d}/**/*.ts`]);
   const ok = coverage
-    ? run('c8', ['--reporter', 'text-summary', ...include, tool('mocha'), ...args], own)
-    : run('mocha', args, own);
+    ? await run('c8', ['--reporter', 'text-summary', ...include, tool('mocha'), ...args], own)
+    : await run('mocha', args, own);
   try {
     const { passes, failures } = JSON.parse(readFileSync(counts, 'utf8'));
     passed += passes;
@@ -92,11 +91,14 @@ await needPoppler();
 await withCluster(
   async (cluster, folder) => {
     const lives = wanted('unit') || wanted('e2e') || measured;
-    // the linter, last of the checks, has one core; the other one lives through the nursery
-    const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', wanted('checks') ? check() : null]);
+    // none of them writes, and most of them wait for the disk
+    const checks = wanted('checks') ? CHECKS.map(check) : [];
+    const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', ...checks.slice(1)]);
     const env = { ...cluster, GONIMOS_TEST_DEMO: demo };
-    if (wanted('unit') || measured) mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
-    if (wanted('e2e')) mocha(['e2e/*.test.ts'], env, folder, false);
+    if (wanted('unit') || measured) await mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
+    // the linter has one core at most and takes longest: the tests go on beside it
+    await checks[0];
+    if (wanted('e2e')) await mocha(['e2e/*.test.ts'], env, folder, false);
   },
   { volatile: true },
 );

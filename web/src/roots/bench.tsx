@@ -56,6 +56,40 @@ const helpGiven = (cohort: Cohort, record: RootRecord, plan: RootPlan, words: re
     words.includes(r.words),
   );
 
+interface KeepProps {
+  cohort: Cohort;
+  at: ReturnType<typeof useDrawing>;
+  today: string;
+  /** there is a plan of cuts that can go on paper */
+  card: boolean;
+  /** records the work the roots were drawn for; null while it is not due */
+  onRecord: (() => void) | null;
+}
+
+/** Keeping the drawing; once it is kept, its card on paper and the work itself. */
+function KeepRoots({ cohort, at, today, card, onRecord }: KeepProps) {
+  const kept = at.unkept ? null : at.row;
+  return (
+    <Keep path="/root-records" cohort={cohort} at={at} sheet={at.drawing} today={today}>
+      {kept && onRecord && (
+        <button type="button" className="btn btn-outline" onClick={onRecord}>
+          Record the work
+        </button>
+      )}
+      {kept && card && (
+        <a
+          className="btn border border-base-300 bg-base-100"
+          href={`/api/cohorts/${cohort.id}/roots/${kept.id}/card`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          <Printer size={18} aria-hidden /> Root card
+        </a>
+      )}
+    </Keep>
+  );
+}
+
 function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; today: string }) {
   const caliper = ringsOf(cohort.rings).findLast((r) => r.season < Number(today.slice(0, 4)))?.caliper ?? 8;
   const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
@@ -109,23 +143,13 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
           />
         </div>
         <div className="grid content-start gap-5 xl:col-start-2 xl:row-span-2 xl:row-start-1">
-          <Keep path="/root-records" cohort={cohort} at={at} sheet={drawing} today={today}>
-            {bench.step?.ready && row && !at.unkept && (
-              <button type="button" className="btn btn-outline" onClick={() => setOpen('record')}>
-                Record the work
-              </button>
-            )}
-            {row && !at.unkept && fits && (
-              <a
-                className="btn border border-base-300 bg-base-100"
-                href={`/api/cohorts/${cohort.id}/roots/${row.id}/card`}
-                target="_blank"
-                rel="noreferrer"
-              >
-                <Printer size={18} aria-hidden /> Root card
-              </a>
-            )}
-          </Keep>
+          <KeepRoots
+            cohort={cohort}
+            at={at}
+            today={today}
+            card={fits}
+            onRecord={bench.step?.ready ? () => setOpen('record') : null}
+          />
           {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
           {record.roots.length > 0 && (
             <Cuts
