@@ -45,12 +45,6 @@ async function tour(): Promise<void> {
   await page.getByLabel('Goal caliper').fill('40');
   await page.evaluate(() => window.scrollTo(0, 0));
   await shot(page, 'new-cohort', 'Its course');
-  await page.goto('/');
-  await page.getByRole('listitem').filter({ hasText: 'LV-35' }).getByRole('heading').click();
-  await page.getByRole('button', { name: 'Found something, LV-35' }).click();
-  await page.getByRole('dialog').getByLabel('few roots, ball falls apart').check();
-  await shot(page, 'found', 'What now');
-  await page.keyboard.press('Escape');
   await page.goto('/year');
   await page.getByRole('tab', { name: 'Windows alone' }).click();
   await shot(page, 'year', 'Routine hours');

@@ -1,4 +1,4 @@
-import { useId, type KeyboardEvent, type PointerEvent } from 'react';
+import { useCallback, useId, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   across,
   along,
@@ -95,6 +95,15 @@ export function PlanView(p: Props) {
   const middle =
     inHand && along(lineOf(inHand, record.trunk), 0.5 * lengthOf(lineOf(inHand, record.trunk))).spot;
   const { widest } = measures;
+  const placing = Boolean(p.onPlaced);
+  const take = useCallback(
+    (e: PointerEvent, id: string) => {
+      if (placing) return;
+      e.stopPropagation();
+      act({ do: 'choose', id });
+    },
+    [placing, act],
+  );
   return (
     <svg
       ref={svg}
@@ -153,11 +162,7 @@ export function PlanView(p: Props) {
               : (p.choices?.find((c) => record.roots[c.root]?.id === root.id) ?? null)
           }
           number={stroke?.root.id === root.id ? undefined : p.numbers.get(root.id)}
-          onPointerDown={(e) => {
-            if (p.onPlaced) return;
-            e.stopPropagation();
-            act({ do: 'choose', id: root.id });
-          }}
+          onTake={take}
         />
       ))}
       <circle

@@ -1,4 +1,4 @@
-import type { PointerEvent } from 'react';
+import { memo, type PointerEvent } from 'react';
 import {
   across,
   along,
@@ -20,11 +20,21 @@ interface Props {
   chosen: boolean;
   choice: Choice | null;
   number: number | undefined;
-  onPointerDown: (e: PointerEvent) => void;
+  /** takes it in hand; the same from stroke to stroke, so that the others are not drawn again with each move */
+  onTake: (e: PointerEvent, id: string) => void;
 }
 
 /** One root with what is to be done with it: what goes is hatched, a cut is a bar, where it moves is dashed. */
-export function RootShape({ root, trunk, hatch, reach, chosen, choice, number, onPointerDown }: Props) {
+export const RootShape = memo(function RootShape({
+  root,
+  trunk,
+  hatch,
+  reach,
+  chosen,
+  choice,
+  number,
+  onTake,
+}: Props) {
   const line = lineOf(root, trunk);
   const whole = lengthOf(line);
   const kept = choice === null ? whole : choice.length;
@@ -37,7 +47,7 @@ export function RootShape({ root, trunk, hatch, reach, chosen, choice, number, o
   const far = Math.hypot(end.x, end.y) || 1;
   const name = { x: end.x * (1 + size / far), y: end.y * (1 + size / far) };
   return (
-    <g onPointerDown={onPointerDown} style={{ cursor: 'pointer' }}>
+    <g onPointerDown={(e) => onTake(e, root.id)} style={{ cursor: 'pointer' }}>
       <path
         d={outline(line, root.diameter)}
         fill={goes || cut ? `url(#${hatch})` : 'var(--bark)'}
@@ -124,4 +134,4 @@ export function RootShape({ root, trunk, hatch, reach, chosen, choice, number, o
       )}
     </g>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { PoseAnswer, RootPlan, RootRecord, Terms, Trade } from '@gonimos/core/roots';
 import type { RootWorker } from '../workers/roots';
 
@@ -39,11 +39,12 @@ export function usePlan(record: RootRecord, terms: Terms, limit: number, most: n
         .plan(q.record, q.terms, q.limit)
         .then(async (plan) => {
           if (!wanted) return;
-          setAnswer({ of: asked, plan });
+          // a plan that comes while a root is under the finger must not hold up the finger
+          startTransition(() => setAnswer({ of: asked, plan }));
           asking = true;
           const all = await beside().trade(q.record, q.terms, most);
           asking = false;
-          if (wanted) setTrade(all);
+          if (wanted) startTransition(() => setTrade(all));
         });
     }, 120);
     return () => {
