@@ -259,7 +259,10 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
   const hand = useHand({ perDay, onMove, onPick });
   return (
     <div className="relative">
-      <div aria-hidden="true" className="pointer-events-none absolute inset-y-0 left-0 z-1 w-19 bg-base-100">
+      <div
+        aria-hidden="true"
+        className="pointer-events-none absolute inset-y-0 left-0 z-1 w-19 bg-base-100 after:absolute after:inset-y-0 after:left-full after:w-10 after:bg-linear-to-r after:from-base-100 after:to-transparent"
+      >
         {lanes.map((lane) => (
           <span key={lane.id} className="absolute text-sm font-semibold" style={{ top: lane.top + 6 }}>
             {lane.name}
