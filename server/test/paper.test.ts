@@ -52,11 +52,14 @@ describe('paper', () => {
   it('draws shapes where they were laid: a cross of two boxes is dark there and nowhere else', async () => {
     const size = { width: 100, height: 100 };
     const at = (x: number, y: number) => box(x, y, 10, 10, { fill: 'black' });
-    const pdf = await pdfOf([{ ...size, marks: [at(10, 10), at(70, 40)] }], 'boxes');
+    const wide = box(0, 80, 100, 10, { fill: 'black', clip: { x: 0, y: 0, width: 30, height: 100 } });
+    const pdf = await pdfOf([{ ...size, marks: [at(10, 10), at(70, 40), wide] }], 'boxes');
     // a plain picture, one byte a point
     const grey = execFileSync('pdftoppm', ['-r', '72', '-gray', '-'], { input: pdf, maxBuffer: 1e7 });
     const pixels = grey.subarray(grey.length - 100 * 100);
     const dark = (x: number, y: number) => pixels[y * 100 + x] < 80;
+    // of what is clipped only the part within is drawn
+    expect([dark(15, 85), dark(60, 85)]).to.deep.equal([true, false]);
     expect([dark(15, 15), dark(75, 45), dark(45, 45), dark(15, 45), dark(75, 15)]).to.deep.equal([
       true,
       true,

@@ -57,6 +57,16 @@ export interface Path {
   stroke?: Ink;
   width?: number;
   dash?: number;
+  /** only what lies in this part of the page is drawn */
+  clip?: Frame;
+}
+
+/** A part of a page. */
+export interface Frame {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
 }
 
 export type Mark = Text | Path;

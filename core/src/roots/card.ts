@@ -1,4 +1,13 @@
-import { Flow, type Mark, type Page, type Paper, type Path, type Ruler, type Text } from '../paper/index.ts';
+import {
+  Flow,
+  type Frame,
+  type Mark,
+  type Page,
+  type Paper,
+  type Path,
+  type Ruler,
+  type Text,
+} from '../paper/index.ts';
 import { percent } from '../words/index.ts';
 import type { Choice } from './choices.ts';
 import { footOf, potLine, reachOf, sideOf } from './drawn.ts';
@@ -19,14 +28,6 @@ export interface RootCard {
   caution: string;
   /** figures as the reader reads them */
   words: (text: string) => string;
-}
-
-/** A square or wider piece of the page, points. */
-interface Frame {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
 }
 
 const circle = (r: number): string => `M${-r} 0A${r} ${r} 0 1 0 ${r} 0A${r} ${r} 0 1 0 ${-r} 0Z`;
@@ -108,7 +109,8 @@ function planMarks(
     const tag = place(spotAt({ azimuth: bare, out: r }));
     marks.push(centred(words(`${r} mm`), tag.x, tag.y, small, ruler));
   }
-  if (room) marks.push({ kind: 'path', d: `${pathOf(potLine(room))}Z`, ...at, stroke: 'soft', dash: 5 });
+  if (room)
+    marks.push({ kind: 'path', d: `${pathOf(potLine(room))}Z`, ...at, stroke: 'soft', dash: 5, clip: f });
   for (const choice of plan.choices) marks.push(...rootMarks(record, choice, at));
   marks.push({ kind: 'path', d: circle(record.trunk / 2), ...at, fill: 'white', stroke: 'black', width: 1 });
   for (const root of record.roots) {
@@ -150,6 +152,15 @@ function sideMarks({ record, plan }: RootCard, f: Frame): Mark[] {
   ];
 }
 
+/** Where the wall of the pot is to be seen in the drawing. */
+function potWords(record: RootRecord, room: Room): string {
+  const reach = reachOf(record);
+  const seen = potLine(room).some(({ x, y }) => Math.max(Math.abs(x), Math.abs(y)) < reach);
+  return seen
+    ? 'The dashed outline is the inside of the pot as the trunk stands in it.'
+    : 'The wall of the pot lies outside of what is drawn: every root fits.';
+}
+
 /** What goes to the bench on paper: both drawings, the cuts in order, what is left for next time, and what to mind. */
 export function rootCard(card: RootCard, paper: Paper, ruler: Ruler): Page[] {
   const { plan, words } = card;
@@ -185,7 +196,7 @@ export function rootCard(card: RootCard, paper: Paper, ruler: Ruler): Page[] {
   );
   if (card.room) {
     flow.gap(6);
-    flow.write('The dashed outline is the inside of the pot as the trunk stands in it.', x, width, small);
+    flow.write(potWords(card.record, card.room), x, width, small);
   }
   flow.y = top + big + 8;
   flow.heading(plan.cuts.length > 0 ? 'In this order' : 'Nothing is cut');

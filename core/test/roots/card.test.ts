@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import { PAPER_SIZE, type Path, type Ruler, type Text } from '@gonimos/core/paper';
-import { planCuts, practiceCase, reachOf, rootCard, termsOf, type RootPlan } from '@gonimos/core/roots';
+import { container } from '@gonimos/core/containers';
+import {
+  planCuts,
+  practiceCase,
+  reachOf,
+  roomIn,
+  rootCard,
+  termsOf,
+  type RootPlan,
+} from '@gonimos/core/roots';
 import { taxon } from '@gonimos/core/taxa';
 import { inWords } from '@gonimos/core/units';
 
@@ -74,6 +83,34 @@ describe('root card', () => {
       expect(texts.findIndex((t) => t.startsWith(`${d.id}: `) && texts.indexOf(t) !== -1)).to.be.above(0);
     expect(texts.indexOf('Mind')).to.be.above(later);
     expect(texts.some((t) => t.includes('Local rules come first.'))).to.equal(true);
+  });
+
+  it('a pot wider than the drawing stays within its part of the page, and is said to lie outside', () => {
+    const { record, terms, limit } = practiceCase(2, 1);
+    const plan = planCuts(record, terms, limit)!;
+    const wide = (size: number) => {
+      const room = { ...roomIn(container('basket-25'), record.front), size: [size, size] as const };
+      const pages = rootCard(
+        { title: 'x', on: 'y', record, plan, room, caution: '', words: (t) => t },
+        'A4',
+        ruler,
+      );
+      return pages[0];
+    };
+    const pot = (page: ReturnType<typeof wide>) =>
+      page.marks.find((m): m is Path => m.kind === 'path' && m.dash === 5)!;
+    const words = (page: ReturnType<typeof wide>) =>
+      textsOf([page])
+        .map((t) => t.text)
+        .join(' ');
+    const [far, near] = [wide(4000), wide(reachOf(record))];
+    for (const page of [far, near]) {
+      const { clip } = pot(page);
+      expect(clip!.width).to.equal(clip!.height);
+      expect(clip!.x + clip!.width).to.be.below(page.width / 2 + 60);
+    }
+    expect(words(far)).to.contain('lies outside');
+    expect(words(near)).to.contain('dashed outline');
   });
 
   it('is in the reader’s units', () => {

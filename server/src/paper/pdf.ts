@@ -16,8 +16,10 @@ function drawText(doc: Doc, { text, x, y, size, face, ink }: Text): void {
   }
 }
 
-function drawPath(doc: Doc, { d, x, y, scale, fill, stroke, width = 0.7, dash }: Path): void {
-  doc.save().translate(x, y).scale(scale).path(d);
+function drawPath(doc: Doc, { d, x, y, scale, fill, stroke, width = 0.7, dash, clip }: Path): void {
+  doc.save();
+  if (clip) doc.rect(clip.x, clip.y, clip.width, clip.height).clip();
+  doc.translate(x, y).scale(scale).path(d);
   // widths and dashes are of the paper, whatever the scale of the drawing
   doc
     .lineWidth(width / scale)
