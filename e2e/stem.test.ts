@@ -34,7 +34,7 @@ describe('the stem', () => {
     // undone and done again, and over a reload
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await cuts.getByRole('button', { name: 'To be cut here' }).waitFor({ state: 'detached' });
-    await page.getByRole('button', { name: 'Do it again' }).click();
+    await page.getByRole('button', { name: 'Redo', exact: true }).click();
     await cuts.getByRole('button', { name: 'To be cut here' }).waitFor();
     await page.reload();
     await page.getByText('not kept yet').waitFor();

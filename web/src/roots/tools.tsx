@@ -1,8 +1,8 @@
-import { Redo2, Undo2 } from 'lucide-react';
 import { Field } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
 import { NumberInput } from '../common/number-input';
 import { unit } from '../common/units';
+import { UndoRedo } from '../drawings/undo';
 import { BRUSHES, FIBRES, type Act, type Brush, type Drawing } from './drawing';
 
 interface Props {
@@ -47,26 +47,7 @@ export function Tools({ drawing, brush, setBrush, act }: Props) {
           </option>
         ))}
       </select>
-      <span className="flex gap-2">
-        <button
-          type="button"
-          className="btn btn-square border border-base-300 bg-base-100"
-          aria-label="Undo"
-          disabled={drawing.undo.length === 0}
-          onClick={() => act({ do: 'undo' })}
-        >
-          <Undo2 size={18} />
-        </button>
-        <button
-          type="button"
-          className="btn btn-square border border-base-300 bg-base-100"
-          aria-label="Redo"
-          disabled={drawing.redo.length === 0}
-          onClick={() => act({ do: 'redo' })}
-        >
-          <Redo2 size={18} />
-        </button>
-      </span>
+      <UndoRedo drawing={drawing} act={act} />
     </div>
   );
 }

@@ -1,4 +1,3 @@
-import { Redo2, Undo2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useReducer, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
@@ -21,6 +20,7 @@ import { MeasureInput } from '../common/measure-input';
 import { NumberInput } from '../common/number-input';
 import { unit } from '../common/units';
 import { Dates, Keep } from '../drawings/keep';
+import { UndoRedo } from '../drawings/undo';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import { useToday } from '../nursery/queries';
 import { Chops } from './chops';
@@ -157,24 +157,7 @@ function Tools({ drawing, kind, onKind, onAdd, act }: ToolsProps) {
       <button type="button" className="btn btn-ghost px-2" onClick={onAdd}>
         By figures
       </button>
-      <button
-        type="button"
-        className="btn btn-ghost btn-square"
-        aria-label="Undo"
-        disabled={drawing.undo.length === 0}
-        onClick={() => act({ do: 'undo' })}
-      >
-        <Undo2 size={18} />
-      </button>
-      <button
-        type="button"
-        className="btn btn-ghost btn-square"
-        aria-label="Do it again"
-        disabled={drawing.redo.length === 0}
-        onClick={() => act({ do: 'redo' })}
-      >
-        <Redo2 size={18} />
-      </button>
+      <UndoRedo drawing={drawing} act={act} />
     </div>
   );
 }
