@@ -1,5 +1,6 @@
 import { BARE, neighbours, within } from './objective.ts';
 import type { Choice } from './choices.ts';
+import { mostPromising, put, trail, undominated, type Label, type Layer } from './labels.ts';
 
 /** One choice for each root in order of azimuth, and what they come to. */
 export interface RingAnswer {
@@ -17,7 +18,9 @@ interface Option {
 
 const NONE = -Infinity;
 /** Grains that a limit is cut into at most, where only the most that can be reached is asked. */
-const GRAINS = 120;
+const GRAINS = 60;
+/** Labels that are carried on from each root while a first good circle is looked for. */
+const BEAM = 30;
 
 /** Choices that cost no more and are worth no less than another that fills the same directions make it needless. */
 function useful(choices: readonly Choice[]): Choice[] {
@@ -54,10 +57,12 @@ function withOptions(rest: Row, options: readonly Option[]): Row {
 }
 
 /**
- * The best choices around the trunk that cost at most `limit` tenths of a per cent of the feeders: a dynamic
- * programme over roots in order of azimuth. What comes after a kept root depends only on that root and on the feeders
- * left; the circle is closed by trying every first kept root, the most promising first, and leaving off those that
- * cannot reach the best found. Exact. Null where no choices keep within the limit and are better than `beat`.
+ * The best choices around the trunk that cost at most `limit` tenths of a per cent of the feeders. What comes after a
+ * kept root depends only on that root and on the feeders left, so choices are carried from root to root in order of
+ * azimuth, and of those that end alike only the ones that are not outdone. A table in coarse grains tells the most
+ * that each could still come to; what cannot beat the best circle found is left off. The circle is closed by trying
+ * every first kept root, the most promising first. Exact. Null where no choices keep within the limit and are better
+ * than `beat`.
  */
 export function solveRing(
   perRoot: readonly (readonly Choice[])[],
@@ -121,17 +126,12 @@ class Table {
   }
 }
 
-/** An option that may be the first kept one. */
+/** A root one of whose options may be the first kept one. */
 interface First {
-  option: number;
+  at: number;
   /** the most it can come to */
   bound: number;
-  /** the bound knows how the circle is closed */
-  closed: boolean;
 }
-
-const mostOf = (firsts: readonly First[]): First | undefined =>
-  firsts.reduce((a, b) => (b.bound > a.bound ? b : a), firsts[0]);
 
 class Ring {
   private readonly n: number;
@@ -226,14 +226,9 @@ class Ring {
       points = bare;
       found = this.bareFrom(0, this.n, this.limit);
     }
-    const firsts = this.firsts();
-    for (let next = mostOf(firsts); next && next.bound > points + 1e-9; next = mostOf(firsts)) {
-      if (!next.closed) {
-        this.tighten(firsts, this.all[next.option].at);
-        continue;
-      }
-      next.bound = NONE;
-      const path = this.closed(next.option, points);
+    for (const first of this.firsts()) {
+      if (first.bound <= points + 1e-9) break;
+      const path = this.closedAt(first.at, points);
       if (!path) continue;
       points = path.points;
       found = path.choices;
@@ -241,27 +236,41 @@ class Ring {
     return found && { points, choices: found };
   }
 
-  /** Every option that may be the first kept one, with the most it can come to. */
+  /** Every root one of whose options may be the first kept one, the most promising first. */
   private firsts(): First[] {
     const open = this.table([], this.coarse);
-    return this.all.map((_, option) => ({
-      option,
-      bound: this.mostFrom(option, open) + this.mostClosing(option),
-      closed: false,
-    }));
+    return this.full
+      .map((_, at) => ({
+        at,
+        bound: this.optionsOf(at).reduce(
+          (most, o) => Math.max(most, this.mostFrom(o, open) + this.mostClosing(o)),
+          NONE,
+        ),
+      }))
+      .sort((a, b) => b.bound - a.bound);
   }
 
-  /** Bounds of a first root's options when the circle is closed with whichever of them suits each last one best. */
-  private tighten(firsts: First[], at: number): void {
-    const own = firsts.slice(this.begins[at], this.begins[at + 1]);
-    const table = this.table(
-      own.map((f) => f.option),
-      this.coarse,
-    );
-    for (const f of own) {
-      f.bound = Math.min(f.bound, this.mostFrom(f.option, table));
-      f.closed = true;
-    }
+  private optionsOf(at: number): number[] {
+    return this.full[at].map((_, k) => this.begins[at] + k);
+  }
+
+  /** The best circle whose first kept root is this one, if it is better than `beat`. */
+  private closedAt(at: number, beat: number): RingAnswer | null {
+    const own = this.optionsOf(at);
+    // bounds: as if the circle could be closed with whichever option suits each last root best
+    const table = this.table(own, this.coarse);
+    const promising = own
+      .map((option) => ({ option, bound: this.mostFrom(option, table) }))
+      .sort((a, b) => b.bound - a.bound);
+    let found: RingAnswer | null = null;
+    // a good circle is found first, so that few labels are carried on when the best one is looked for
+    for (const beam of [BEAM, Infinity])
+      for (const { option, bound } of promising) {
+        const most: number = found?.points ?? beat;
+        if (bound <= most + 1e-9) break;
+        found = this.closed(option, table, most, beam) ?? found;
+      }
+    return found;
   }
 
   /** The most that a first kept root can come to by a table in coarse grains. */
@@ -283,47 +292,64 @@ class Ring {
     return most;
   }
 
-  /** The best circle that begins with this root, if it is better than `beat`. */
-  private closed(first: number, beat: number): RingAnswer | null {
-    const start = this.all[first];
-    const most = this.limit - start.cost;
-    const table = this.table([first], 1);
-    const rest = table.row(start.at + 1, first);
-    const before = this.before[start.at];
-    let points = beat + 1e-9;
-    let used = -1;
-    for (let spent = 0; spent <= most; spent++) {
-      const sum = start.value + before[spent] + rest[most - spent];
-      if (sum <= points) continue;
-      points = sum;
-      used = spent;
+  /**
+   * The best circle that begins with this option, if it is better than `beat`: from root to root only those choices
+   * are carried on that could still beat it by the bounds of `table`, and of them the `beam` most promising.
+   */
+  private closed(first: number, table: Table, beat: number, beam: number): RingAnswer | null {
+    const { n, all, bare, begins, pair, limit, coarse } = this;
+    const start = all[first];
+    let layer: Layer = new Map([[first, this.beginnings(first)]]);
+    for (let at = start.at + 1; at < n; at++) {
+      const next: Layer = new Map();
+      const carry = (before: Label, kept: number, { choice, cost }: Option, gain: number) => {
+        const spent = before.spent + cost;
+        if (spent > limit) return;
+        const points = before.points + gain;
+        const most = points + table.row(at + 1, kept)[Math.floor((limit - spent) / coarse)];
+        if (most > beat + 1e-9) put(next, { spent, points, most, choice, kept, before });
+      };
+      for (const [last, labels] of layer)
+        for (const label of undominated(labels)) {
+          for (const o of bare[at]) carry(label, last, o, o.value);
+          for (let o = begins[at]; o < begins[at + 1]; o++)
+            carry(label, o, all[o], all[o].value + pair[last * all.length + o]);
+        }
+      layer = mostPromising(next, beam);
     }
-    if (used < 0) return null;
-    const after = this.walk(table, first, most - used);
-    return { points, choices: [...this.bareFrom(0, start.at, used), start.choice, ...after] };
+    return this.bestEnd(layer, first, beat);
   }
 
-  /** The choices after a first kept root that come to what its table says. */
-  private walk(table: Table, first: number, left: number): Choice[] {
-    const { n, all, bare, begins, pair } = this;
-    const out: Choice[] = [];
-    let last = first;
-    for (let at = all[first].at + 1; at < n; at++) {
-      let best: { option: Option; last: number; sum: number } | null = null;
-      const consider = (option: Option, kept: number, gain: number) => {
-        if (option.cost > left) return;
-        const sum = gain + table.row(at + 1, kept)[left - option.cost];
-        if (!best || sum > best.sum) best = { option, last: kept, sum };
-      };
-      for (const o of bare[at]) consider(o, last, o.value);
-      for (let o = begins[at]; o < begins[at + 1]; o++)
-        consider(all[o], o, all[o].value + pair[last * all.length + o]);
-      const { option, last: kept } = best!;
-      out.push(option.choice);
-      left -= option.cost;
-      last = kept;
+  /** A first kept option after all that the roots before it may cost. */
+  private beginnings(first: number): Label[] {
+    const { at, cost, value, choice } = this.all[first];
+    const before = this.before[at];
+    const out: Label[] = [];
+    for (let left = 0; left + cost <= this.limit; left++) {
+      if (left > 0 && before[left] <= before[left - 1]) continue;
+      const points = before[left] + value;
+      out.push({ spent: left + cost, points, most: points, choice, kept: first, before: null });
     }
     return out;
+  }
+
+  /** The best of the labels after the last root when the circle is closed, if it is better than `beat`. */
+  private bestEnd(layer: Layer, first: number, beat: number): RingAnswer | null {
+    const start = this.all[first];
+    let points = beat + 1e-9;
+    let end: Label | null = null;
+    for (const [last, labels] of layer)
+      for (const label of labels) {
+        const sum = label.points + this.pair[last * this.all.length + first];
+        if (sum <= points) continue;
+        points = sum;
+        end = label;
+      }
+    if (!end) return null;
+    let begun = end;
+    while (begun.before) begun = begun.before;
+    const before = this.bareFrom(0, start.at, begun.spent - start.cost);
+    return { points, choices: [...before, ...trail(end)] };
   }
 
   /** The best choices of roots `from` to before `to` that fill no direction, for at most so many feeders. */

@@ -235,9 +235,8 @@ export function TrunkPractice() {
         A {taxon(of.taxonId).name} seedling of {length(of.start.caliper)}, in a pot of 1 L, and {GAME_SEASONS}{' '}
         years. Wanted: <strong>{length(of.goal)}</strong> at the base with taper, no scar wider than{' '}
         {percent(of.scar)} of the stem
-        {of.ground
-          ? ', and lifted in the end: there is a row of open ground'
-          : '; there is no open ground'}. Nothing of it touches your records.
+        {of.ground ? ', and lifted in the end: there is a row of open ground' : '; there is no open ground'}.
+        Nothing of it touches your records.
       </p>
       {now && (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Years so far">
