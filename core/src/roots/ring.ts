@@ -1,6 +1,7 @@
 import { BARE, neighbours, within } from './objective.ts';
 import type { Choice } from './choices.ts';
 import { mostPromising, put, trail, undominated, type Label, type Layer } from './labels.ts';
+import { bareAfter, bareBefore, NONE, Table, type Option, type Row } from './table.ts';
 
 /** One choice for each root in order of azimuth, and what they come to. */
 export interface RingAnswer {
@@ -8,15 +9,6 @@ export interface RingAnswer {
   choices: Choice[];
 }
 
-interface Option {
-  choice: Choice;
-  /** place of its root in the order */
-  at: number;
-  cost: number;
-  value: number;
-}
-
-const NONE = -Infinity;
 /** Grains that a limit is cut into at most, where only the most that can be reached is asked. */
 const GRAINS = 60;
 /** Labels that are carried on from each root while a first good circle is looked for. */
@@ -30,30 +22,6 @@ function useful(choices: readonly Choice[]): Choice[] {
   const best: Choice[] = [];
   for (const c of bare) if (best.length === 0 || c.value > best[best.length - 1].value) best.push(c);
   return [...best, ...choices.filter((c) => c.arms.length > 0)];
-}
-
-/** Best points of roots from one on that fill no direction, by feeders that may go; `rows[i]`: from the i-th on. */
-function bareAfter(bare: readonly Option[][], limit: number): Row[] {
-  const rows: Row[] = [];
-  rows[bare.length] = new Float64Array(limit + 1);
-  for (let i = bare.length - 1; i >= 0; i--) rows[i] = withOptions(rows[i + 1], bare[i]);
-  return rows;
-}
-
-/** The same for the roots before one. */
-function bareBefore(bare: readonly Option[][], limit: number): Row[] {
-  const rows: Row[] = [new Float64Array(limit + 1)];
-  for (let i = 0; i < bare.length; i++) rows.push(withOptions(rows[i], bare[i]));
-  return rows;
-}
-
-type Row = Float64Array<ArrayBuffer>;
-
-function withOptions(rest: Row, options: readonly Option[]): Row {
-  const out = new Float64Array(rest.length).fill(NONE);
-  for (const { cost, value } of options)
-    for (let b = cost; b < out.length; b++) out[b] = Math.max(out[b], rest[b - cost] + value);
-  return out;
 }
 
 /**
@@ -76,55 +44,6 @@ export function solveRing(
 }
 
 const costOf = (choices: readonly Choice[]): number => choices.reduce((sum, c) => sum + c.cost, 0);
-
-/** Room that is used again: tables of many megabytes are wanted many times while a root is dragged. */
-let room = new Float64Array(0);
-
-/** A row of points by feeders left, for each root and each option that may have been kept before it; one at a time. */
-class Table {
-  private readonly data: Row;
-
-  constructor(
-    private readonly options: number,
-    private readonly roots: number,
-    private readonly width: number,
-  ) {
-    const size = (roots + 1) * options * width;
-    if (room.length < size) room = new Float64Array(size);
-    this.data = room;
-  }
-
-  private at(root: number, option: number): number {
-    return (root * this.options + option) * this.width;
-  }
-
-  row(root: number, option: number): Row {
-    const from = this.at(root, option);
-    return this.data.subarray(from, from + this.width);
-  }
-
-  /** What comes after the last root. */
-  start(option: number, points: number): void {
-    this.row(this.roots, option).fill(points);
-  }
-
-  clear(root: number, option: number): void {
-    this.row(root, option).fill(NONE);
-  }
-
-  /** Lifts a row to what it comes to when `kept` is the last kept root after it, for so much and so many points. */
-  lift(root: number, option: number, kept: number, cost: number, gain: number): void {
-    const { data } = this;
-    const to = this.at(root, option);
-    const end = to + this.width;
-    let rest = this.at(root + 1, kept);
-    // a plain loop: it runs millions of times while a root is dragged
-    for (let b = to + cost; b < end; b++, rest++) {
-      const sum = data[rest] + gain;
-      if (sum > data[b]) data[b] = sum;
-    }
-  }
-}
 
 /** A root one of whose options may be the first kept one. */
 interface First {

@@ -12,6 +12,7 @@ import {
   type Observation,
   type Phenology,
   type SeasonalKind,
+  type Sight,
 } from './observe.ts';
 import type { Outlook } from './outlook.ts';
 import type { WeatherRun } from './weather.ts';
@@ -71,6 +72,31 @@ export interface BookOptions {
 
 const NOBODY: SeasonalKind = { id: '', phenology: 'standard' };
 
+/** A marker that was seen, or announced by what was seen. */
+function asSeen(m: MarkerDays, sight: Sight): MarkerDays {
+  const doubt = sight.main ? 0 : ANNOUNCED;
+  return {
+    ...m,
+    p02: sight.on - doubt,
+    p10: sight.on - doubt,
+    p50: sight.on,
+    p90: sight.on + doubt,
+    passed: sight.main,
+    seen: { on: sight.seen, as: sight.as },
+  };
+}
+
+/** A marker near a day, as kinds of one place differ. */
+const around = (m: MarkerDays, day: Day): MarkerDays => ({
+  ...m,
+  p02: day - 2 * NEAR,
+  p10: day - NEAR,
+  p50: day,
+  p90: day + NEAR,
+  passed: false,
+  near: true,
+});
+
 /**
  * The season of a place as seen by growers. `known`: the outdoor weather record so far; seasons it reaches
  * into are forecast from it. A model worked out before for the same place and record may be handed in.
@@ -126,31 +152,11 @@ export function seasonBook(
     const m = modelled(year, fixed)[real];
     if (m.kind === 'no-marker') return m;
     const sight = own[real];
-    if (sight) {
-      const doubt = sight.main ? 0 : ANNOUNCED;
-      return {
-        ...m,
-        p02: sight.on - doubt,
-        p10: sight.on - doubt,
-        p50: sight.on,
-        p90: sight.on + doubt,
-        passed: sight.main,
-        seen: { on: sight.seen, as: sight.as },
-      };
-    }
+    if (sight) return asSeen(m, sight);
     // other kinds there have moved: near, but not this kind's own day
     if (fixed[real] !== undefined) {
       const by = offsetOf(kind, real, year)?.days ?? 0;
-      const day = m.p50 + by + ofClass;
-      return {
-        ...m,
-        p02: day - 2 * NEAR,
-        p10: day - NEAR,
-        p50: day,
-        p90: day + NEAR,
-        passed: false,
-        near: true,
-      };
+      return around(m, m.p50 + by + ofClass);
     }
     // what follows from a sight of this kind itself needs no offset
     const before = FOLLOWS[real];

@@ -78,10 +78,19 @@ export const markerOf = (name: MarkerName, phenology: SeasonalKind['phenology'])
 export const mainMarker = (kind: ObservationKind): MarkerName =>
   Object.keys(OBSERVATIONS[kind].fixes)[0] as MarkerName;
 
+/** A marker's day by what was seen. */
+export interface Sight {
+  on: Day;
+  seen: Day;
+  as: ObservationKind;
+  /** it was the marker itself that was seen; else what was seen only announces it */
+  main: boolean;
+}
+
 /** Days seen this year at this place, from one kind or the whole place. */
 export interface Sights {
   /** by the kind itself, or of the place as a whole */
-  own: Partial<Record<MarkerName, { on: Day; seen: Day; as: ObservationKind; main: boolean }>>;
+  own: Partial<Record<MarkerName, Sight>>;
   /** handed to the model: own sights, else those of other kinds less what is known of those kinds */
   fixed: Fixed;
 }

@@ -122,15 +122,9 @@ export function CheckSheet({ step, today, onClose }: Props) {
         )}
         {follows.kind === 'both' && waiting > 0 && (
           <div className="grid gap-3">
-            <label className="flex min-h-12 items-center gap-3">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-primary"
-                checked={v.part}
-                onChange={(e) => set({ ...v, part: e.target.checked })}
-              />
+            <Tick checked={v.part} onChange={(part) => set({ ...v, part })}>
               Part the callus off, so that the rooted go on
-            </label>
+            </Tick>
             {v.part && (
               <Field label="Code for the callus" error={faults['part.newCode'] ?? faults.code}>
                 <input className="input" value={code} onChange={(e) => setCode(e.target.value)} />
@@ -139,15 +133,9 @@ export function CheckSheet({ step, today, onClose }: Props) {
           </div>
         )}
         {over && t.rooted > 0 && !moves && (
-          <label className="flex min-h-12 items-center gap-3">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-primary"
-              checked={v.potNow}
-              onChange={(e) => set({ ...v, potNow: e.target.checked })}
-            />
+          <Tick checked={v.potNow} onChange={(potNow) => set({ ...v, potNow })}>
             Potted singly today
-          </label>
+          </Tick>
         )}
         <Rest
           v={v}
@@ -158,6 +146,26 @@ export function CheckSheet({ step, today, onClose }: Props) {
         />
       </div>
     </Sheet>
+  );
+}
+
+interface TickProps {
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  children: string;
+}
+
+function Tick({ checked, onChange, children }: TickProps) {
+  return (
+    <label className="flex min-h-12 items-center gap-3">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-primary"
+        checked={checked}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {children}
+    </label>
   );
 }
 

@@ -11,6 +11,18 @@ import { Loading } from '../common/loading';
 import { useProgramme, useSaveProgramme } from './queries';
 import { StepFields } from './step-fields';
 
+function Head({ name, version, copy }: { name: string; version: number; copy: boolean }) {
+  return (
+    <header>
+      <h2 className="text-2xl">{copy ? 'A copy of your own' : `Change ${name}`}</h2>
+      <p className="soft">
+        {copy ? 'Version 1 of a new programme.' : `Becomes version ${version}.`} Running courses keep the
+        version they have until you carry them over.
+      </p>
+    </header>
+  );
+}
+
 function Editor({
   from,
   version,
@@ -51,13 +63,7 @@ function Editor({
   const conflict = save.error instanceof Failure && save.error.problem?.code === 'conflict';
   return (
     <div className="grid max-w-4xl gap-5">
-      <header>
-        <h2 className="text-2xl">{copy ? 'A copy of your own' : `Change ${from.name}`}</h2>
-        <p className="soft">
-          {copy ? 'Version 1 of a new programme.' : `Becomes version ${version + 1}.`} Running courses keep
-          the version they have until you carry them over.
-        </p>
-      </header>
+      <Head name={from.name} version={copy ? 1 : version + 1} copy={copy} />
       {save.error && (
         <Trouble>
           {save.error.message}

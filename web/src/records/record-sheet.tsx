@@ -14,6 +14,7 @@ import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
 import { typedOrNull } from '../common/numbers';
+import type { Outcome as RecordOutcome } from '@gonimos/contract/outcome';
 import { useCohort } from '../cohorts/queries';
 import { startPath } from '../common/start-words';
 import { countWords } from '../common/words';
@@ -178,6 +179,26 @@ interface Props {
   onClose: () => void;
 }
 
+interface RecordedProps extends Props {
+  done: RecordOutcome;
+  /** how many the step is still open for */
+  rest: number;
+  /** seed was counted that came up */
+  sown: boolean;
+}
+
+/** What came of it, and what may be done about it. */
+function Recorded({ step, done, rest, sown, today, onClose }: RecordedProps) {
+  return (
+    <div className="grid gap-5">
+      <Outcome result={done} today={today} onClose={onClose} />
+      {sown && done.live + done.pending === 0 && <SowAgain cohortId={step.cohortId} />}
+      {rest > 0 && <SplitRest step={step} rest={rest} today={today} />}
+      <AddPicture cohortId={step.cohortId} record={done.recordId} />
+    </div>
+  );
+}
+
 /** One sheet for whatever was done or found: what the work asks, losses by cause, minutes, words. */
 export function RecordSheet({ step, today, onClose }: Props) {
   const op = step.operation ? operation(step.operation) : null;
@@ -215,23 +236,16 @@ export function RecordSheet({ step, today, onClose }: Props) {
 
   const told = form.getValues();
   const look = step.stepKey === null;
+  const counted = op?.asks.includes('emergence') ?? false;
   // what is wrong in a fold is shown
   const moreFault = Boolean(errors.minutes ?? errors.note ?? errors.nextTime ?? errors.details?.looks);
   const rest = told.finished ? 0 : left - (typedOrNull(told.done) ?? 0);
   if (work.data)
     return (
       <Sheet title={step.title} sub={step.code} onClose={onClose}>
-        <div className="grid gap-5">
-          <Outcome result={work.data} today={today} onClose={onClose} />
-          {op?.asks.includes('emergence') && work.data.live + work.data.pending === 0 && (
-            <SowAgain cohortId={step.cohortId} />
-          )}
-          {rest > 0 && <SplitRest step={step} rest={rest} today={today} />}
-          <AddPicture cohortId={step.cohortId} record={work.data.recordId} />
-        </div>
+        <Recorded step={step} done={work.data} rest={rest} sown={counted} today={today} onClose={onClose} />
       </Sheet>
     );
-  const counted = op?.asks.includes('emergence') ?? false;
   // of one plant there is no part
   const batch =
     step.stepKey && step.live > 1 && !counted && (op?.lane !== 'care' || op.asks.includes('container'));

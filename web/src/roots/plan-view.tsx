@@ -83,6 +83,24 @@ function Handles({ root, trunk, reach, tip, middle, onTake }: HandlesProps) {
   );
 }
 
+/** What fills a root that goes: told by its lines as by its colour. */
+function Hatch({ id, reach }: { id: string; reach: number }) {
+  return (
+    <defs>
+      <pattern
+        id={id}
+        width={reach / 40}
+        height={reach / 40}
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width={reach / 40} height={reach / 40} fill="var(--due)" />
+        <rect width={reach / 90} height={reach / 40} fill="var(--color-accent)" />
+      </pattern>
+    </defs>
+  );
+}
+
 /** The roots from above, to scale: drawn by hand, and what is to be done with each. */
 export function PlanView(p: Props) {
   const hatch = useId();
@@ -118,18 +136,7 @@ export function PlanView(p: Props) {
       onPointerUp={end}
       onPointerCancel={cancel}
     >
-      <defs>
-        <pattern
-          id={hatch}
-          width={reach / 40}
-          height={reach / 40}
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width={reach / 40} height={reach / 40} fill="var(--due)" />
-          <rect width={reach / 90} height={reach / 40} fill="var(--color-accent)" />
-        </pattern>
-      </defs>
+      <Hatch id={hatch} reach={reach} />
       {p.trace && (
         <image
           href={p.trace.url}

@@ -1,4 +1,4 @@
-import type { FieldError } from 'react-hook-form';
+import type { FieldError, UseFormRegisterReturn } from 'react-hook-form';
 import { newVisit, type VisitOutcome } from '@gonimos/contract/visits';
 import { CONTAINERS } from '@gonimos/core/containers';
 import { taxaByName } from '@gonimos/core/taxa';
@@ -61,6 +61,21 @@ function WhatNow({ decision, usual, choose }: WhatNowProps) {
             {key === usual && <span className="ml-2 text-sm font-semibold text-primary">usual</span>}
             <span className="soft block text-sm">{ADVICE[key]}</span>
           </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** What can be found, to be ticked. */
+function WhatFound({ register }: { register: UseFormRegisterReturn }) {
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="mb-1 font-semibold">What was found</legend>
+      {(Object.entries(FOUND) as [Found, string][]).map(([key, words]) => (
+        <label key={key} className="flex min-h-12 items-center gap-3">
+          <input type="checkbox" className="checkbox checkbox-primary" value={key} {...register} />
+          {words}
         </label>
       ))}
     </fieldset>
@@ -147,20 +162,7 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
       ) : (
         <form className="grid gap-5" onSubmit={send(visit)} noValidate>
           {fault && <Trouble>{fault}</Trouble>}
-          <fieldset className="grid gap-1">
-            <legend className="mb-1 font-semibold">What was found</legend>
-            {(Object.entries(FOUND) as [Found, string][]).map(([key, words]) => (
-              <label key={key} className="flex min-h-12 items-center gap-3">
-                <input
-                  type="checkbox"
-                  className="checkbox checkbox-primary"
-                  value={key}
-                  {...form.register('found')}
-                />
-                {words}
-              </label>
-            ))}
-          </fieldset>
+          <WhatFound register={form.register('found')} />
           {v.found.includes('wrong-identity') && (
             <Field label="It is">
               <select className="select" {...form.register('taxonId')}>
