@@ -14,6 +14,7 @@ import { rootsTold } from './roots.ts';
 import { emergenceTold } from './seed.ts';
 import { shelterKept } from './shelter.ts';
 import { sizesKept, sizesTold } from './sizes.ts';
+import { sproutsTold } from './sprouts.ts';
 import { survivalKept, survivalTold } from './survival.ts';
 import { traysKept } from './trays.ts';
 import { visitKept } from './visits.ts';
@@ -33,6 +34,7 @@ export const toldDetails = body({
   pace: maybe(paceTold),
   pot: maybe(potTold),
   roots: maybe(rootsTold),
+  sprouts: maybe(sproutsTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -53,6 +55,7 @@ export const keptDetails = body({
   pace: maybe(paceKept),
   pot: maybe(potKept),
   roots: maybe(rootsTold),
+  sprouts: maybe(sproutsTold),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

@@ -1,10 +1,14 @@
 import type { LabStart } from '@gonimos/core/lab';
 import {
   CHOP_WAYS,
+  FEEDS,
   STEM_PARTS,
   STYLES,
   stemFaults,
   type ChopWay,
+  type Feeds,
+  type RootSeen,
+  type Sprouts,
   type StemPartKind,
   type StemRecord,
   type StyleId,
@@ -28,6 +32,7 @@ const part = body({
   diameter: measure(0, 500, 'mm').required('is missing'),
   since: date().nullable().default(null),
   foliage: measure(0.05, 2, '').nullable().default(null),
+  feeds: string<Feeds>().oneOf(FEEDS, noneOf(FEEDS)).nullable().default(null),
   note: text(200).default(''),
 });
 
@@ -101,7 +106,8 @@ export interface StemRecordRow {
   id: string;
   label: string;
   on: string;
-  record: NewStemRecord['record'];
+  /** one kept before something was asked lacks it */
+  record: StemRecord;
   decided: NewStemRecord['decided'];
   note: string;
   version: number;
@@ -116,4 +122,8 @@ export interface StemBench {
   /** schools of the cohort */
   way: ChopWay;
   wounds: string;
+  /** how the kind breaks below a cut, by the library and by what was seen here */
+  sprouts: Sprouts;
+  /** roots as they were last drawn, by the name of the plant that was drawn */
+  roots: { label: string; roots: RootSeen[] }[];
 }

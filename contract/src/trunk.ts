@@ -1,5 +1,5 @@
 import type { LabStart, OwnGrowth, RowSchools, Wish } from '@gonimos/core/lab';
-import { object, string, type InferType } from 'yup';
+import { boolean, object, string, type InferType } from 'yup';
 import { body, containerId, id, list, measure, noneOf, text } from './fields.ts';
 import type { RetargetAnswer } from './library.ts';
 
@@ -54,6 +54,7 @@ const wish = () =>
       .noUnknown()
       .nullable()
       .default(null),
+    carve: boolean().default(false),
     methods: list(text(40).required()).max(12).default([]),
   })
     .noUnknown()

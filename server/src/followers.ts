@@ -9,6 +9,7 @@ import { coverFollower, emergenceFollower } from './seed/follow.ts';
 import { rootsFollower } from './roots/follow.ts';
 import { sizesFollower } from './sizes/follow.ts';
 import { startsFollower } from './starts/follow.ts';
+import { sproutsFollower } from './stem/follow.ts';
 import { survivalFollower } from './survival/follow.ts';
 import { traysFollower } from './trays/follow.ts';
 import { visitsFollower } from './visits/follow.ts';
@@ -24,6 +25,7 @@ export const FOLLOWERS: readonly Follower[] = [
   emergenceFollower,
   traysFollower,
   survivalFollower,
+  sproutsFollower,
   severingFollower,
   pottingFollower,
   standingFollower,

@@ -1,5 +1,5 @@
 import { BITES, row } from './row.ts';
-import { AFTER_FLUSH, AUTUMN, DORMANT_TOP, SAW, WIRE, growth, lag, season, warm } from './windows.ts';
+import { AFTER_FLUSH, AUTUMN, CARVE, DORMANT_TOP, SAW, WIRE, growth, lag, season, warm } from './windows.ts';
 
 /** Some weeks after a chop, when there are shoots to choose among. */
 const SHOOTS = { operation: 'shoot-choice', window: growth(0.22, 40) } as const;
@@ -111,6 +111,7 @@ export const TOP = [
   row('shoot-choice', 'Choose among the shoots', 'top', AFTER_FLUSH, 3, ['scissors'], {
     loss: [0, 0.15],
     wantsLight: true,
+    asks: ['sprouts'],
     caution: SAW,
   }),
   row(
@@ -150,6 +151,15 @@ export const TOP = [
     caution: SAW,
     aftercare: [{ operation: 'wound-check' }],
   }),
+  row(
+    'carve',
+    'Carve the scar into a feature',
+    'top',
+    { any: season(['flush-hard', 0], ['leaf-fall-done', -30]), warm: warm(30, 90) },
+    30,
+    ['gouge', 'knife', 'clamp'],
+    { rest: 0.3, skilled: true, wounds: true, caution: CARVE, aftercare: [{ operation: 'wound-check' }] },
+  ),
   row('wound-check', 'Wound check: rolling over, dry edges', 'care', { any: growth(0.6, 60) }, 1, [], {
     risk: 'wound',
   }),

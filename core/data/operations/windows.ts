@@ -70,5 +70,7 @@ export const BEFORE_BUDS: Windows = {
 };
 
 export const SAW = 'Saws and shears: cut away from the hand, gloves on; blades clean between plants.';
+export const CARVE =
+  'Gouges, chisels and burrs: the plant clamped, away from the hand, gloves, eye protection and a mask.';
 export const WIRE = 'Wire ends spring back: protect your eyes.';
 export const DUST = 'Dry mineral mix gives dust: damp it or wear a mask.';

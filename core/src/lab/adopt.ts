@@ -112,6 +112,10 @@ function others(w: Wish, first: number): Dated[] {
       turn: 2,
       step: { key: 'chop', operation: 'chop', title: `Chop at ${w.chop.height} mm` },
     });
+  if (w.carve && w.chop)
+    out.push({ year: w.chop.year + 1, turn: 4, step: { key: 'carve-chop', operation: 'carve' } });
+  if (w.carve && w.sacrifice)
+    out.push({ year: w.sacrifice.to + 1, turn: 4, step: { key: 'carve-off', operation: 'carve' } });
   return out;
 }
 

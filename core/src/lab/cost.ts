@@ -7,6 +7,7 @@ export const WORK = {
   chop: cp(12, 'min'),
   off: cp(6, 'min'),
   prune: cp(4, 'min'),
+  carve: cp(30, 'min'),
   ground: cp(25, 'min'),
 } as const;
 
@@ -19,7 +20,8 @@ export function costUntil(course: LabCourse, year = Infinity): { minutes: number
     if (a.do === 'move') {
       minutes += a.litres === null ? WORK.ground.value : WORK.move.value;
       litres += a.litres ?? 0;
-    } else if (a.do === 'chop' || a.do === 'off' || a.do === 'prune') minutes += WORK[a.do].value;
+    } else if (a.do === 'chop' || a.do === 'off' || a.do === 'prune' || a.do === 'carve')
+      minutes += WORK[a.do].value;
   }
   return { minutes, litres };
 }

@@ -14,8 +14,10 @@ export interface Outcome {
   end: { p10: number; p50: number; p90: number };
   /** thickness at a hand above the base against the base, 0..1: less is more taper */
   taper: number;
-  /** the widest scar, of the stem when it was made, and the year it is shut in; null: not in these years */
+  /** the widest scar that is not carved, of the stem when it was made, and the year it is shut in; null: not in these years */
   scar: { share: number; shut: number | null } | null;
+  /** scars that are carved into features */
+  carved: number;
   /** moves, and litres of mix they take in all */
   moves: number;
   litres: number;
@@ -30,7 +32,7 @@ export const TAPER_AT = 150;
 
 function widestScar(years: readonly LabYear[]): Outcome['scar'] {
   const end = years.at(-1)!;
-  const widest = end.scars.toSorted((a, b) => b.share - a.share)[0];
+  const widest = end.scars.filter((s) => !s.carved).toSorted((a, b) => b.share - a.share)[0];
   if (!widest) return null;
   const shut = years.find((y) => y.scars.find((s) => s.id === widest.id)?.open === 0)?.year ?? null;
   return { share: widest.share, shut };
@@ -47,6 +49,7 @@ export function outcomeOf(f: Forecast): Outcome {
     end: { p10: band.p10, p50: band.p50, p90: band.p90 },
     taper: end.stem[HEIGHTS.indexOf(TAPER_AT)] / end.caliper,
     scar: widestScar(f.middle),
+    carved: end.scars.filter((s) => s.carved).length,
     moves: moves.length,
     litres,
     minutes,
@@ -74,6 +77,10 @@ export function difference(a: string, x: Outcome, b: string, y: Outcome): string
   const scars = [x.scar?.share ?? 0, y.scar?.share ?? 0];
   if (Math.abs(scars[0] - scars[1]) >= 0.1)
     told.push(`${scars[0] > scars[1] ? a : b} is left with the wider scar`);
+  if (x.carved !== y.carved)
+    told.push(
+      `${x.carved > y.carved ? a : b} carries ${plural(Math.max(x.carved, y.carved), 'carved scar')}`,
+    );
   if (Math.abs(x.taper - y.taper) >= 0.08) told.push(`${x.taper < y.taper ? a : b} has the stronger taper`);
   const litres = Math.round(Math.abs(x.litres - y.litres));
   const minutes = Math.round(Math.abs(x.minutes - y.minutes));

@@ -106,6 +106,7 @@ export class LabPlant {
         area: areaOf(a.diameter ?? 0),
       });
     else if (a.do === 'off') this.takeOff(a.id);
+    else if (a.do === 'carve') this.carve(a.id);
     else if (a.on) this.methods.add(a.id);
     else this.methods.delete(a.id);
   }
@@ -162,7 +163,11 @@ export class LabPlant {
   private scar(id: string, height: number, width: number, stem: number): void {
     const share = width / Math.max(width, stem);
     // a list of its own: what was looked at before stays as it was seen
-    this.scars = [...this.scars, { id, height, width, open: width, share, made: this.year }];
+    this.scars = [...this.scars, { id, height, width, open: width, share, made: this.year, carved: false }];
+  }
+
+  private carve(id: string): void {
+    this.scars = this.scars.map((s) => (s.id === id && s.open > 0 ? { ...s, carved: true } : s));
   }
 
   /** Cross-section of the stem at a height, mm², between the heights of the grid. */
@@ -237,7 +242,7 @@ export class LabPlant {
   /** Callus comes from both sides, by the ring that is laid down there (form of Neely 1988, from memory). */
   private closeScars(gained: number, all: number, leader: number): void {
     this.scars = this.scars.map((s) => {
-      if (s.open <= 0) return s;
+      if (s.open <= 0 || s.carved) return s;
       const here = (gained * this.foliageAbove(s.height, leader)) / all;
       const laid = here / (Math.PI * Math.max(1, acrossOf(this.areaAt(s.height))));
       return { ...s, open: Math.max(0, s.open - 2 * CALLUS_TO_RING.value * laid) };
@@ -261,7 +266,10 @@ export class LabPlant {
       caliper: this.caliper,
       height: this.height,
       stem: this.stem.map(acrossOf),
-      scars: this.scars,
+      scars: this.scars.map((s) => ({
+        ...s,
+        left: s.carved ? 0 : Math.min(1, s.open / acrossOf(this.areaAt(s.height))),
+      })),
       sacrifices: this.sacrifices.map((s) => ({ id: s.id, height: s.height, diameter: acrossOf(s.area) })),
       fill: litres === Infinity ? 0 : Math.min(1, this.roots / (ROOTS.boundAt.value * litres)),
       room: roomFor(this.caliper, litres),

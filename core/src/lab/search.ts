@@ -11,10 +11,12 @@ export interface Aim {
   mm: number;
   /** in so many seasons at most */
   seasons: number;
-  /** widest scar, of the stem it is on, 0..1; null: any */
+  /** widest scar that may still be open when the goal is reached, of the stem there, 0..1; null: any */
   scar: number | null;
   /** tallest it may stand when the goal is reached, mm; null: any */
   height: number | null;
+  /** scars may be carved: such a one is a feature, and counts as none */
+  carve?: boolean;
   /** what there should be least of */
   least: Least;
 }
@@ -31,7 +33,7 @@ export interface Found {
   minutes: number;
   /** litres of mix until then */
   litres: number;
-  /** the widest scar, of the stem it is on, 0..1 */
+  /** the widest scar still open then, of the stem there, 0..1 */
   scar: number;
   /** runs that reach the goal in time, 0..1 */
   share: number;
@@ -92,25 +94,32 @@ function chops({ year }: LabStart, seasons: number): Wish['chop'][] {
 }
 
 /** Every course that is tried for a plant: thousands, of what growers do with pots, ground, sacrifices and chops. */
-export function coursesToTry(start: LabStart, seasons: number): Wish[] {
+export function coursesToTry(start: LabStart, seasons: number, carve = false): Wish[] {
   const out: Wish[] = [];
   for (const pots of standings(start, seasons))
     for (const sacrifice of sacrifices(start, seasons))
       for (const chop of chops(start, seasons))
         for (const prune of ['none', 'lightly'] as const) {
           const tile = pots.some((p) => p.container === 'ground');
-          out.push({ name: '', pots, prune, sacrifice, chop, methods: tile ? ['tile'] : [] });
+          const wish: Wish = { name: '', pots, prune, sacrifice, chop, methods: tile ? ['tile'] : [] };
+          out.push(wish);
+          if (carve && (sacrifice || chop)) out.push({ ...wish, carve });
         }
   return out;
 }
 
 /** A wish without what comes after the goal is reached. */
-const until = (w: Wish, year: number): Wish => ({
-  ...w,
-  pots: w.pots.filter((p) => p.year <= year),
-  chop: w.chop && w.chop.year <= year ? w.chop : null,
-  sacrifice: w.sacrifice && w.sacrifice.from <= year ? w.sacrifice : null,
-});
+function until(w: Wish, year: number): Wish {
+  const { carve, ...kept } = w;
+  const cutBefore = (w.chop && w.chop.year < year) || (w.sacrifice && w.sacrifice.to < year);
+  return {
+    ...kept,
+    ...(carve && cutBefore ? { carve } : {}),
+    pots: w.pots.filter((p) => p.year <= year),
+    chop: w.chop && w.chop.year <= year ? w.chop : null,
+    sacrifice: w.sacrifice && w.sacrifice.from <= year ? w.sacrifice : null,
+  };
+}
 
 /** A course by the run of middling luck; null where it misses the aim. */
 function tried(start: LabStart, wish: Wish, aim: Aim, growth: OwnGrowth): Found | null {
@@ -122,7 +131,7 @@ function tried(start: LabStart, wish: Wish, aim: Aim, growth: OwnGrowth): Found 
   const hit = years[at];
   if (hit.sacrifices.length > 0) return null;
   const { minutes, litres } = costUntil(course, hit.year);
-  const scar = Math.max(0, ...hit.scars.map((s) => s.share));
+  const scar = Math.max(0, ...hit.scars.map((s) => s.left));
   const end = years.at(-1)!.caliper;
   return {
     wish: until(wish, hit.year),
@@ -137,7 +146,8 @@ function tried(start: LabStart, wish: Wish, aim: Aim, growth: OwnGrowth): Found 
 }
 
 const allowed = (y: LabYear, { scar, height }: Aim): boolean =>
-  (height === null || y.height <= height) && (scar === null || y.scars.every((s) => s.share <= scar));
+  (height === null || y.height <= height) &&
+  (scar === null || y.scars.every((s) => s.left <= scar));
 
 const better = (a: Found, b: Found): boolean =>
   a.years <= b.years &&
@@ -177,7 +187,7 @@ export class Search {
     private readonly aim: Aim,
     private readonly growth: OwnGrowth = KINDS_GROWTH,
   ) {
-    this.wishes = coursesToTry(start, aim.seasons);
+    this.wishes = coursesToTry(start, aim.seasons, aim.carve);
   }
 
   get size(): number {

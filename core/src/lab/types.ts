@@ -36,6 +36,8 @@ export type LabAct =
       diameter?: number;
     }
   | { year: number; do: 'off'; id: string }
+  /** what is open of a scar is carved into a feature, and closes no more; 'chop': that of the chop */
+  | { year: number; do: 'carve'; id: string }
   /** a way of thickening begun or ended */
   | { year: number; do: 'method'; id: string; on: boolean };
 
@@ -64,6 +66,14 @@ export interface Scar {
   share: number;
   /** calendar year it was made in */
   made: number;
+  /** carved into a feature: it stays as it is */
+  carved: boolean;
+}
+
+/** A scar as it is seen after a season. */
+export interface SeenScar extends Scar {
+  /** what is open of it against the stem there now, 0..1; of a carved one nothing counts as open */
+  left: number;
 }
 
 /** The plant after a season. */
@@ -75,7 +85,7 @@ export interface LabYear {
   height: number;
   /** mm at each height of the grid; 0 above the tip */
   stem: Float64Array;
-  scars: readonly Scar[];
+  scars: readonly SeenScar[];
   /** sacrifices that are on it: where, and how thick */
   sacrifices: readonly { id: string; height: number; diameter: number }[];
   /** 0..1; 1: roots circle and ask for a move; 0 in the ground */

@@ -12,6 +12,8 @@ export interface Wish {
   prune: keyof typeof PRUNED;
   sacrifice: { from: number; to: number; height: number; foliage: number } | null;
   chop: { year: number; height: number } | null;
+  /** scars are carved into features a year after they are made, instead of waiting until they shut */
+  carve?: boolean;
   /** ways of thickening kept up from the first spring on */
   methods: readonly string[];
 }
@@ -96,6 +98,10 @@ export function courseOf(id: string, w: Wish, start: LabStart, seasons: number):
     const { from, to, height, foliage } = w.sacrifice;
     acts.push({ year: from, do: 'sacrifice', id: 'sacrifice', height, foliage });
     acts.push({ year: to, do: 'off', id: 'sacrifice' });
+  }
+  if (w.carve) {
+    if (w.chop) acts.push({ year: w.chop.year + 1, do: 'carve', id: 'chop' });
+    if (w.sacrifice) acts.push({ year: w.sacrifice.to + 1, do: 'carve', id: 'sacrifice' });
   }
   if (w.prune !== 'none')
     for (let year = start.year; year < start.year + seasons; year++)

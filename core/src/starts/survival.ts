@@ -34,15 +34,19 @@ export interface Passed {
   n: number;
 }
 
-/** What is known of a stage: the share of a batch to come, and what it rests on. */
-export interface StageEstimate extends Shared {
-  stage: Stage;
+/** What is known of a share of a batch to come, and what it rests on. */
+export interface BatchShare extends Shared {
   library: Param;
   /** batches of one's own, and the plants in them */
   batches: number;
   own: Share | null;
   /** the correlation was estimated from one's own batches */
   ownRho: boolean;
+}
+
+/** What is known of a stage. */
+export interface StageEstimate extends BatchShare {
+  stage: Stage;
 }
 
 type Rooting = Pick<Taxon, 'group' | 'roots' | 'layering'>;
@@ -67,11 +71,11 @@ export const libraryShare = (stage: Stage, beginning: Beginning, t: Rooting): Pa
   stage === 'showing' ? showing(t, beginning) : GOING_ON[stage];
 
 /**
- * The share of the next batch that reaches a stage. Batches, not plants, are what experience is made of: plants
+ * The share of the next batch of which something comes true. Batches, not plants, are what experience is made of: plants
  * of one batch share its luck, so n of them weigh as n / (1 + (n − 1)ρ) plants on their own. The library's
  * share weighs as twelve. The doubt about the mean is added to the spread between batches.
  */
-export function stageEstimate(stage: Stage, library: Param, history: readonly Passed[]): StageEstimate {
+export function batchShare(library: Param, history: readonly Passed[]): BatchShare {
   const used = history.filter((h) => h.n > 0);
   const estimated = used.length >= RHO_BATCHES ? withinCorrelation(used) : null;
   const rho = estimated === null ? TRAY_RHO.value : Math.max(0.01, estimated);
@@ -82,7 +86,6 @@ export function stageEstimate(stage: Stage, library: Param, history: readonly Pa
   const k = used.reduce((s, h) => s + h.k, 0);
   const n = used.reduce((s, h) => s + h.n, 0);
   return {
-    stage,
     library,
     mean: Math.min(0.995, Math.max(0.005, mean)),
     rho: Math.min(0.6, rho + (1 - rho) / (all + 1)),
@@ -91,6 +94,12 @@ export function stageEstimate(stage: Stage, library: Param, history: readonly Pa
     ownRho: estimated !== null,
   };
 }
+
+/** The share of the next batch that reaches a stage. */
+export const stageEstimate = (stage: Stage, library: Param, history: readonly Passed[]): StageEstimate => ({
+  stage,
+  ...batchShare(library, history),
+});
 
 /**
  * All stages as one: the mean and variance of a product of independent beta variables are exact, and the

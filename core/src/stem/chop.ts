@@ -27,6 +27,8 @@ export interface ChopAsk {
   wounds: string;
   /** the plant as it would be cut next spring */
   start: LabStart;
+  /** how the kind breaks below a cut, 0..1 */
+  breaks: number;
 }
 
 /** What speaks for a cut or against it. */
@@ -44,6 +46,8 @@ export interface ChopCut {
   /** mm across, and seasons until it is shut; null: not within 25 */
   wound: number;
   shut: number | null;
+  /** it stays open so long that it is carved into a feature instead of waited for */
+  carve: boolean;
   /** left above the cut for now, mm; comes off when the leader has grown a season */
   stub: number;
   points: number;
@@ -78,6 +82,11 @@ const EVEN = 0.5;
 const BENDS = 8;
 /** So many seasons open harm nothing. Common practice, no source. */
 const SOON_SHUT = 3;
+/** A cut of which nothing comes costs so many points. Common practice, no source. */
+const FAILS = 8;
+/** A wound that is not shut within so many seasons may be carved, which costs so many points. Common practice, no source. */
+const WAITS = 12;
+const CARVED = 2.5;
 /** A cutting wants so much of a shoot, and a layer so much of a stem, mm. Common practice, no source. */
 const CUTTING = 120;
 const LAYER = 8;
@@ -91,8 +100,12 @@ const STUB: Partial<Record<Taxon['group'], number>> = {
   'deciduous-conifer': 0.5,
 };
 
+/** What is done with a wound that would stay open for long. */
+const CARVE_WORDS =
+  'Once callus rolls over the edge: carve what is still open along the grain, so that water runs off, and keep it as a feature';
+
 /** The spring the cut is made in: half of it first where it is staged. */
-function stepsOf(ask: ChopAsk, at: number, leader: StemPart | null, stub: number): string[] {
+function stepsOf(ask: ChopAsk, at: number, leader: StemPart | null, stub: number, carve: boolean): string[] {
   const { record, way, kind } = ask;
   const name = leader ? `the ${partWords(leader)}` : 'the shoots that break';
   const cut = leader
@@ -109,6 +122,7 @@ function stepsOf(ask: ChopAsk, at: number, leader: StemPart | null, stub: number
   } else steps.push(cut);
   if (stub > 0) steps.push(`When ${name} grew a season: take the stub off, ${Math.round(stub)} mm`);
   steps.push(woundWords(ask, kind));
+  if (carve) steps.push(CARVE_WORDS);
   if (!leader)
     steps.push('Some weeks later: one shoot leads, one is kept in hand, the rest by when it stands');
   return steps;
@@ -145,6 +159,8 @@ function cutAt(ask: ChopAsk, at: number, leader: StemPart | null): ChopCut {
   const thicker = leader ? below.filter((p) => p.diameter > leader.diameter) : [];
   const shut = seasonsToClose(start, [{ year: start.year, do: 'chop', height: at }], at, wound);
   const [from, to] = BAND.map((part) => part * finished);
+  const carve = shut === null || shut > WAITS;
+  const open = Math.max(0, (shut ?? WAITS) - SOON_SHUT);
   const off = Math.max(0, from - at, at - to) / finished;
   const even = leader ? leader.diameter / wound : 0;
   const terms: ChopTerm[] = [
@@ -155,7 +171,11 @@ function cutAt(ask: ChopAsk, at: number, leader: StemPart | null): ChopCut {
     },
     { label: 'thicker parts below', points: -1.5 * thicker.length },
     { label: 'others in hand if it fails', points: Math.min(2, inHand) * 0.5 },
-    { label: 'wound', points: -0.25 * Math.max(0, (shut ?? 25) - SOON_SHUT) },
+    {
+      label: 'may not break',
+      points: leader && leader.kind !== 'bud' ? 0 : -FAILS * (1 - ask.breaks),
+    },
+    { label: carve ? 'wound, carved' : 'wound', points: carve ? -CARVED : -0.25 * open },
   ];
   if (ask.way === 'bend')
     terms.push({ label: 'a shoot that still bends', points: leader && leader.diameter <= BENDS ? 2 : -2 });
@@ -170,7 +190,8 @@ function cutAt(ask: ChopAsk, at: number, leader: StemPart | null): ChopCut {
     terms: terms.filter((t) => Math.abs(t.points) > 0.05),
     thicker,
     inHand,
-    steps: stepsOf(ask, at, leader, Math.min(stub, record.height - at)),
+    carve,
+    steps: stepsOf(ask, at, leader, Math.min(stub, record.height - at), carve),
     gives: givesOf(ask, at),
   };
 }

@@ -5,6 +5,10 @@ import { TIP } from '../lab/index.ts';
 export const STEM_PARTS = ['bud', 'shoot', 'branch', 'sacrifice', 'stub'] as const;
 export type StemPartKind = (typeof STEM_PARTS)[number];
 
+/** Whom a sacrifice serves: the trunk, roots on its own side, or the base of the next layer. */
+export const FEEDS = ['trunk', 'roots', 'layer'] as const;
+export type Feeds = (typeof FEEDS)[number];
+
 /** One thing on a stem. */
 export interface StemPart {
   id: string;
@@ -18,6 +22,8 @@ export interface StemPart {
   /** of a sacrifice: the day it was let go, and the crown it may come to, of a natural one */
   since: IsoDate | null;
   foliage: number | null;
+  /** of a sacrifice; not given on one that was drawn before this was asked: the trunk */
+  feeds?: Feeds | null;
   note: string;
 }
 
@@ -61,9 +67,13 @@ export const isShoot = (p: StemPart): boolean => isAlive(p) && p.kind !== 'bud';
 export const sideBetween = (a: number, b: number): number => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
 
 const COMPASS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'];
+/** A side of the plant by the mark on its pot: "SE". */
+export const sideWords = (azimuth: number): string =>
+  COMPASS[Math.round((((azimuth % 360) + 360) % 360) / 45) % 8];
+
 /** How a part is named: "the branch at 120 mm, SE, 4 mm". */
 export function partWords(p: StemPart): string {
-  const side = COMPASS[Math.round((((p.azimuth % 360) + 360) % 360) / 45) % 8];
+  const side = sideWords(p.azimuth);
   const thick = p.kind === 'bud' ? '' : `, ${Math.round(p.diameter * 10) / 10} mm`;
   return `${p.kind} at ${Math.round(p.height)} mm, ${side}${thick}`;
 }
@@ -83,7 +93,7 @@ export function stemFaults(record: StemRecord): StemFault[] {
     if (p.kind === 'bud' && p.diameter > 0)
       faults.push({ field: `${field}.diameter`, text: 'is 0 for a bud' });
     if (p.kind !== 'bud' && p.diameter <= 0) faults.push({ field: `${field}.diameter`, text: 'is above 0' });
-    if (p.kind !== 'sacrifice' && (p.since !== null || p.foliage !== null))
+    if (p.kind !== 'sacrifice' && (p.since !== null || p.foliage !== null || p.feeds))
       faults.push({ field: `${field}.since`, text: 'is told of sacrifices alone' });
   });
   record.girths.forEach((g, i) => {

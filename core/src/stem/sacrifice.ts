@@ -1,7 +1,8 @@
 import { LabPlant, MEDIAN_LUCK, type LabStart } from '../lab/index.ts';
 import type { Taxon } from '../taxa/index.ts';
 import { between } from './closing.ts';
-import { isAlive, sideBetween, type StemPart, type StemRecord } from './record.ts';
+import { keepersOf, USUAL_FOLIAGE, type Keeper } from './light.ts';
+import { sideBetween, type StemPart, type StemRecord } from './record.ts';
 
 /** Years a sacrifice is looked ahead. */
 const AHEAD = 10;
@@ -9,11 +10,10 @@ const AHEAD = 10;
 const HIDES: Readonly<Record<Taxon['bark'], number>> = { smooth: 0.45, coarse: 0.65 };
 /** A scar is to be shut within so many seasons. Common practice, no source. */
 const SHUT_WITHIN = 6;
-/** A sacrifice without a figure of its own comes to this part of a natural crown. Common practice, no source. */
-export const USUAL_FOLIAGE = 0.5;
-/** What stands below it by so much, mm, and on its side, degrees, gets little light. Common practice, no source. */
-const SHADE_DEEP = 250;
-const SHADE_WIDE = 75;
+/** Roots within so many degrees of a branch are fed by it first. Common practice, no source. */
+const FEEDS_WIDE = 60;
+/** The next layer is ringed so far below the branch that is kept to swell its base, mm. Common practice, no source. */
+const RING_BELOW = 25;
 
 /** A sacrifice in a year, after its season. */
 export interface SacrificeYear {
@@ -29,12 +29,29 @@ export interface SacrificeYear {
 export interface SacrificeLook {
   part: StemPart;
   years: SacrificeYear[];
-  /** last year after whose season it comes off with a scar that bark hides and callus shuts in time; null: it is late now */
+  /**
+   * last year after whose season it comes off with a scar that bark hides and callus shuts in time; null: it is late
+   * now, and its scar is carved or shows. One kept for the next layer goes with the layer, whatever its scar.
+   */
   offBy: number | null;
+  /** its scar would be seen from the front */
+  front: boolean;
   /** base with it and without it then, mm */
   base: { with: number; without: number };
-  /** buds and shoots it takes the light from */
-  shades: StemPart[];
+  /** what it takes the light from, and what is done for that */
+  keepers: Keeper[];
+  /** roots on its own side, now and then, mm; none where no roots are drawn or it does not serve them */
+  roots: { azimuth: number; now: number; then: number }[];
+  /** where the next layer would be ringed below it: how high, and the stem there with it and without, mm */
+  ring: { at: number; with: number; without: number } | null;
+}
+
+/** A root as it was last drawn. */
+export interface RootSeen {
+  /** degrees from the compass mark */
+  azimuth: number;
+  /** mm at the trunk */
+  diameter: number;
 }
 
 const actsOf = (record: StemRecord, year: number) =>
@@ -67,45 +84,96 @@ function shutIn(plant: LabPlant, id: string): number | null {
   return null;
 }
 
-function lookAt(record: StemRecord, start: LabStart, kind: Taxon, part: StemPart): SacrificeLook {
-  const years: SacrificeYear[] = [];
-  for (let i = 1; i <= AHEAD; i++) {
-    const plant = grown(record, start, i);
+const areaOf = (mm: number): number => mm * mm;
+
+/**
+ * Roots on the side of a branch then: what the branch adds to the base goes down its own side, the rest of the wood to
+ * all roots alike, each by its cross-section (pipe model, Shinozaki et al. 1964).
+ */
+function rootsThen(
+  roots: readonly RootSeen[],
+  part: StemPart,
+  now: number,
+  base: SacrificeLook['base'],
+): SacrificeLook['roots'] {
+  const total = roots.reduce((n, r) => n + areaOf(r.diameter), 0);
+  const fed = roots.filter((r) => sideBetween(r.azimuth, part.azimuth) <= FEEDS_WIDE);
+  const near = fed.reduce((n, r) => n + areaOf(r.diameter), 0);
+  if (near === 0) return [];
+  // of the wood the base lays on, roots get the part that their cross-section has of it
+  const conducts = Math.min(1, total / areaOf(now));
+  const rest = (areaOf(base.without) - areaOf(now)) * conducts;
+  const own = (areaOf(base.with) - areaOf(base.without)) * conducts;
+  return fed.map(({ azimuth, diameter }) => {
+    const area = areaOf(diameter);
+    return { azimuth, now: diameter, then: Math.sqrt(area + (rest * area) / total + (own * area) / near) };
+  });
+}
+
+function yearsOf(record: StemRecord, start: LabStart, part: StemPart): SacrificeYear[] {
+  return Array.from({ length: AHEAD }, (_, i) => {
+    const plant = grown(record, start, i + 1);
     const now = plant.look();
     const diameter = now.sacrifices.find((s) => s.id === part.id)?.diameter ?? part.diameter;
     const share = diameter / Math.max(diameter, between(now.stem, part.height));
-    years.push({ year: now.year, diameter, share, shut: shutIn(plant, part.id) });
-  }
+    return { year: now.year, diameter, share, shut: shutIn(plant, part.id) };
+  });
+}
+
+/** Last year its scar is still one that bark hides and callus shuts; one kept for a layer goes with the layer. */
+function lastGood(years: readonly SacrificeYear[], kind: Taxon, part: StemPart): number | null {
+  if (part.feeds === 'layer') return years.at(-1)!.year;
   const good = (y: SacrificeYear) => y.share <= HIDES[kind.bark] && y.shut !== null && y.shut <= SHUT_WITHIN;
   const firstBad = years.findIndex((y) => !good(y));
-  const offBy = firstBad < 0 ? years.at(-1)!.year : firstBad === 0 ? null : years[firstBad - 1].year;
+  if (firstBad < 0) return years.at(-1)!.year;
+  return firstBad === 0 ? null : years[firstBad - 1].year;
+}
+
+function lookAt(
+  record: StemRecord,
+  start: LabStart,
+  kind: Taxon,
+  part: StemPart,
+  roots: readonly RootSeen[],
+): SacrificeLook {
+  const years = yearsOf(record, start, part);
+  const offBy = lastGood(years, kind, part);
   const seasons = (offBy ?? years[0].year) - start.year + 1;
+  const kept = grown(record, start, seasons);
+  const bare = grown(record, start, seasons, part.id);
+  const base = { with: kept.caliper, without: bare.caliper };
+  const ringAt = part.height - RING_BELOW;
   return {
     part,
     years,
     offBy,
-    base: {
-      with: grown(record, start, seasons).caliper,
-      without: grown(record, start, seasons, part.id).caliper,
-    },
-    shades: record.parts.filter(
-      (p) =>
-        isAlive(p) &&
-        p.kind !== 'sacrifice' &&
-        p.height < part.height &&
-        part.height - p.height < SHADE_DEEP &&
-        sideBetween(p.azimuth, part.azimuth) < SHADE_WIDE,
-    ),
+    front: sideBetween(part.azimuth, record.front) < 90,
+    base,
+    keepers: keepersOf(record, part),
+    roots: part.feeds === 'roots' ? rootsThen(roots, part, start.caliper, base) : [],
+    ring:
+      part.feeds === 'layer' && ringAt > 0
+        ? {
+            at: ringAt,
+            with: between(kept.look().stem, ringAt),
+            without: between(bare.look().stem, ringAt),
+          }
+        : null,
   };
 }
 
 /**
  * Each sacrifice of a stem over the years to come: how thick it grows, what scar it would leave, and by when it has to
- * come off; those that must go first stand first, so that they are taken in turns.
+ * come off; those that must go first stand first, so that they are taken in turns. `roots`: as they were last drawn.
  */
-export function sacrificesOf(record: StemRecord, start: LabStart, kind: Taxon): SacrificeLook[] {
+export function sacrificesOf(
+  record: StemRecord,
+  start: LabStart,
+  kind: Taxon,
+  roots: readonly RootSeen[] = [],
+): SacrificeLook[] {
   return record.parts
     .filter((p) => p.kind === 'sacrifice')
-    .map((p) => lookAt(record, start, kind, p))
+    .map((p) => lookAt(record, start, kind, p, roots))
     .toSorted((a, b) => (a.offBy ?? 0) - (b.offBy ?? 0) || b.part.diameter - a.part.diameter);
 }

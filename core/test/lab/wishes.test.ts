@@ -39,6 +39,24 @@ describe('courses as growers ask for them', () => {
     expect(goalFault(30, start)).to.equal(null);
   });
 
+  it('a carved scar is none to be shut, counts half an hour, and is done the year after the cut', () => {
+    const run = (w: Wish) => {
+      const course = courseOf('x', w, start, 10);
+      return { course, ...outcomeOf(forecast(start, course, 10, 20, 30)) };
+    };
+    const plain = run(wish({ chop: { year: 2040, height: 90 }, sacrifice: { ...fed, to: 2044 } }));
+    const carved = run(
+      wish({ chop: { year: 2040, height: 90 }, sacrifice: { ...fed, to: 2044 }, carve: true }),
+    );
+    expect(carved.course.acts.filter((a) => a.do === 'carve').map((a) => a.year)).to.deep.equal([2041, 2045]);
+    expect([plain.carved, carved.carved]).to.deep.equal([0, 2]);
+    expect(plain.scar).not.to.equal(null);
+    expect(carved.scar).to.equal(null);
+    expect(carved.minutes - plain.minutes).to.equal(60);
+    expect(carved.end).to.deep.equal(plain.end);
+    expect(difference('A', plain, 'B', carved)).to.contain('B carries 2 carved scars');
+  });
+
   it('says where two courses differ, and counts moves, litres, scars and the least reserve', () => {
     const run = (w: Wish) => outcomeOf(forecast(start, courseOf('x', w, start, 10), 10, 50, 30));
     const still = run(wish());

@@ -1,59 +1,16 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { GROWTH_GROUPS, taxon } from '@gonimos/core/taxa';
-import type { LabStart } from '@gonimos/core/lab';
 import {
   chopPlan,
   placesOf,
-  sacrificesOf,
   seasonsToClose,
   stemAt,
   stemFaults,
   wantedHeights,
   type ChopAsk,
-  type StemPart,
-  type StemRecord,
 } from '@gonimos/core/stem';
-
-const part = (id: string, height: number, more: Partial<StemPart> = {}): StemPart => ({
-  id,
-  kind: 'branch',
-  height,
-  azimuth: 90,
-  diameter: 4,
-  since: null,
-  foliage: null,
-  note: '',
-  ...more,
-});
-const stem = (parts: StemPart[], more: Partial<StemRecord> = {}): StemRecord => ({
-  base: 30,
-  height: 900,
-  front: 180,
-  girths: [],
-  parts,
-  ...more,
-});
-const MAPLE: LabStart = {
-  year: 2037,
-  ring: 7.7,
-  tolerance: GROWTH_GROUPS['deciduous-broadleaf'],
-  vigour: 3,
-  caliper: 30,
-  height: 900,
-  litres: 12,
-  wall: 'air-pruning',
-};
-const ask = (record: StemRecord, more: Partial<ChopAsk> = {}): ChopAsk => ({
-  record,
-  kind: taxon('acer-campestre'),
-  finished: 300,
-  style: 'usual',
-  way: 'hard',
-  wounds: 'by-kind',
-  start: MAPLE,
-  ...more,
-});
+import { taxon } from '@gonimos/core/taxa';
+import { ask, MAPLE, part, stem } from './drawn.ts';
 
 describe('a stem', () => {
   it('is as thick as was measured, and a cone between and above', () => {
@@ -219,50 +176,16 @@ describe('chop planner (common practice, no source)', () => {
   });
 });
 
-describe('sacrifices', () => {
-  const sac = (id: string, height: number, more: Partial<StemPart> = {}) =>
-    part(id, height, { kind: 'sacrifice', since: '2036-04-01', foliage: 0.6, diameter: 5, ...more });
-
-  it('raise the base and not the stem above them, thicken, and have to come off before bark cannot hide it', () => {
-    const [look] = sacrificesOf(stem([sac('s', 80)]), MAPLE, taxon('acer-campestre'));
-    expect(look.base.with).to.be.above(look.base.without);
-    const thick = look.years.map((y) => y.diameter);
-    expect(thick.every((d, i) => i === 0 || d > thick[i - 1])).to.equal(true);
-    expect(look.offBy).to.be.within(2037, 2046);
-    const then = look.years.find((y) => y.year === look.offBy)!;
-    expect(then.share).to.be.at.most(0.45);
-    expect(then.shut).to.be.at.most(6);
-  });
-
-  it('coarse bark hides a wider scar: it may stay at least as long', () => {
-    const smooth = taxon('acer-campestre');
-    const by = (bark: 'smooth' | 'coarse') =>
-      sacrificesOf(stem([sac('s', 80)]), MAPLE, { ...smooth, bark })[0].offBy ?? 0;
-    expect(by('coarse')).to.be.at.least(by('smooth'));
-  });
-
-  it('are taken in turns, the one that is thickest first; one that is too thick already is late', () => {
-    const looks = sacrificesOf(
-      stem([sac('young', 80, { diameter: 3, foliage: 0.3 }), sac('fat', 60, { diameter: 22 })]),
-      MAPLE,
-      taxon('acer-campestre'),
-    );
-    expect(looks.map((l) => l.part.id)).to.deep.equal(['fat', 'young']);
-    expect(looks[0].offBy).to.equal(null);
-  });
-
-  it('take the light from what stands below them on their side, not from the other side or above', () => {
-    const [look] = sacrificesOf(
-      stem([
-        sac('s', 200, { azimuth: 90 }),
-        part('under', 120, { azimuth: 110 }),
-        part('bud', 60, { kind: 'bud', diameter: 0, azimuth: 70 }),
-        part('behind', 120, { azimuth: 270 }),
-        part('above', 300, { azimuth: 90 }),
-      ]),
-      MAPLE,
-      taxon('acer-campestre'),
-    );
-    expect(look.shades.map((p) => p.id)).to.deep.equal(['under', 'bud']);
+describe('a wound that would stay open for long', () => {
+  it('may be carved: said among the steps, and costs no more than that', () => {
+    const slow = { ...MAPLE, ring: 2.5, litres: 0.6, wall: 'smooth' as const };
+    const record = stem([part('a', 150, { diameter: 14 })]);
+    const cut = chopPlan(ask(record, { start: slow })).cuts.find((c) => c.leader)!;
+    expect(cut.carve).to.equal(true);
+    expect(cut.steps.join(' ')).to.contain('carve what is still open');
+    expect(cut.terms.find((t) => t.label.startsWith('wound'))!.points).to.equal(-2.5);
+    const quick = chopPlan(ask(record)).cuts.find((c) => c.leader)!;
+    expect(quick.carve).to.equal(false);
+    expect(quick.steps.join(' ')).not.to.contain('carve');
   });
 });

@@ -20,6 +20,7 @@ export const lab: Chapter = (h) => [
             prune: 'none',
             sacrifice: { from: 2037, to: 2040, height: 50, foliage: 0.6 },
             chop: null,
+            carve: false,
             methods: [],
           },
         },

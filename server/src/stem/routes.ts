@@ -10,11 +10,23 @@ import {
 } from '@gonimos/contract/stem-records';
 import { labStart } from '@gonimos/core/lab';
 import { chosen } from '@gonimos/core/schools';
-import type { ChopWay } from '@gonimos/core/stem';
+import type { RootRecordRow } from '@gonimos/contract/root-records';
+import { sproutsOf, type ChopWay } from '@gonimos/core/stem';
+import { taxon } from '@gonimos/core/taxa';
 import { drawingRoutes } from '../drawings/routes.ts';
 import { readDrawings } from '../drawings/store.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
+import { readSprouts } from './store.ts';
+
+/** The roots of each plant as they were last drawn; `rows`: oldest first. */
+function lastRoots(rows: readonly RootRecordRow[]): StemBench['roots'] {
+  const last = new Map(rows.map((r) => [r.label, r.record.roots]));
+  return [...last].map(([label, roots]) => ({
+    label,
+    roots: roots.map(({ azimuth, diameter }) => ({ azimuth, diameter })),
+  }));
+}
 
 /** Stems as they were seen, and what a cut is planned with. */
 export function stemRoutes(app: FastifyInstance): void {
@@ -33,6 +45,8 @@ export function stemRoutes(app: FastifyInstance): void {
         start: labStart(facts, planning.books.get(facts.placeId)!, planning.today),
         way: chosen('chop', levels).option as ChopWay,
         wounds: chosen('wounds', levels).option,
+        sprouts: sproutsOf(taxon(facts.taxonId), await readSprouts(app.db, facts.taxonId)),
+        roots: lastRoots(await readDrawings<RootRecordRow>(app.db, 'root_record', p.id)),
       };
     },
   });

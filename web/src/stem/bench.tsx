@@ -163,7 +163,7 @@ function Tools({ drawing, kind, onKind, onAdd, act }: ToolsProps) {
 }
 
 /** Where it may be cut, and the years of its sacrifices; nothing while the figures cannot be of a stem. */
-function usePlans(cohort: Cohort, bench: StemBench, { record, decided }: Sheet) {
+function usePlans(cohort: Cohort, bench: StemBench, label: string, { record, decided }: Sheet) {
   const asked = useDeferredValue(JSON.stringify({ record, decided }));
   return useMemo(() => {
     const now = JSON.parse(asked) as Sheet;
@@ -182,9 +182,11 @@ function usePlans(cohort: Cohort, bench: StemBench, { record, decided }: Sheet) 
             way: now.decided.way ?? bench.way,
             wounds: bench.wounds,
             start,
+            breaks: bench.sprouts.mean,
           });
-    return { faults, plan, looks: sacrificesOf(now.record, start, kind) };
-  }, [asked, cohort.taxonId, bench]);
+    const roots = bench.roots.find((r) => r.label === label)?.roots ?? [];
+    return { faults, plan, looks: sacrificesOf(now.record, start, kind, roots) };
+  }, [asked, cohort.taxonId, bench, label]);
 }
 
 function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; today: string }) {
@@ -198,7 +200,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   const begun = drawing.record.parts.length > 0 || drawing.decided.finished !== null;
   const at = useDrawn(key, bench.records, first, drawing, begun);
   const [kind, setKind] = useState<StemPartKind>('branch');
-  const { faults, plan, looks } = usePlans(cohort, bench, drawing);
+  const { faults, plan, looks } = usePlans(cohort, bench, at.label, drawing);
   const { record, decided } = drawing;
   const chosen = record.parts.find((p) => p.id === drawing.chosen);
   const place = (height: number, side: 1 | -1) =>
@@ -260,7 +262,12 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
               </button>
             ))}
         </div>
-        {looks.length > 0 && <Sacrifices looks={looks} />}
+        {looks.length > 0 && (
+          <Sacrifices
+            looks={looks}
+            onWire={(part, azimuth) => act({ do: 'part', part: { ...part, azimuth } })}
+          />
+        )}
       </div>
       <div className="grid content-start gap-5">
         <Keep path="/stem-records" cohort={cohort} at={at} sheet={drawing} today={today} />
@@ -283,6 +290,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
         {plan ? (
           <Chops
             plan={plan}
+            sprouts={bench.sprouts}
             cutAt={decided.cutAt ?? null}
             onCut={(cutAt) => act({ do: 'decide', decided: { cutAt } })}
           />

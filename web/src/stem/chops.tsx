@@ -1,10 +1,11 @@
-import { partWords, type ChopCut, type ChopPlan } from '@gonimos/core/stem';
-import { plural } from '@gonimos/core/words';
+import { partWords, type ChopCut, type ChopPlan, type Sprouts } from '@gonimos/core/stem';
+import { percent, plural } from '@gonimos/core/words';
 import { inUnits, length } from '../common/units';
 import { points } from '../roots/points';
 
 interface Props {
   plan: ChopPlan;
+  sprouts: Sprouts;
   cutAt: number | null;
   onCut: (at: number | null) => void;
 }
@@ -91,11 +92,27 @@ function Cut({
   );
 }
 
+/** How the kind breaks below a cut, and whose figure that is. */
+function Breaks({ sprouts }: { sprouts: Sprouts }) {
+  const { own, shoots, library } = sprouts;
+  const [low, high] = own ? [percent(own.low), percent(own.high)] : ['', ''];
+  return (
+    <p className="border-t border-base-300 py-2">
+      {percent(sprouts.mean)} of stems of this kind are expected to break below a cut.{' '}
+      <span className="soft">
+        {own
+          ? `Yours: ${percent(own.value)} of ${plural(sprouts.stems, 'stem')} in ${plural(sprouts.batches, 'look')} (${low} to ${high})${shoots === null ? '' : `, ${shoots.toFixed(1)} shoots on each`}; the library says ${percent(library.value)}, ${library.basis}.`
+          : `The library’s figure, ${library.basis}: what you count when shoots are chosen takes its place.`}
+      </span>
+    </p>
+  );
+}
+
 /** How many cuts are set side by side. */
 const SHOWN = 4;
 
 /** Where it may be cut, best first, and where it may not. */
-export function Chops({ plan, cutAt, onCut }: Props) {
+export function Chops({ plan, sprouts, cutAt, onCut }: Props) {
   const { base, band } = plan;
   return (
     <section aria-label="Where to cut">
@@ -118,6 +135,7 @@ export function Chops({ plan, cutAt, onCut }: Props) {
           />
         ))}
       </ol>
+      <Breaks sprouts={sprouts} />
       {plan.refused.map((r) => (
         <p key={r.why} className="border-t border-base-300 py-2">
           <strong>Not at {length(r.at)}:</strong> {inUnits(r.why)}.

@@ -1,5 +1,13 @@
 import { Trash2 } from 'lucide-react';
-import { STEM_PARTS, stemAt, type StemPart, type StemRecord } from '@gonimos/core/stem';
+import {
+  FEEDS,
+  STEM_PARTS,
+  stemAt,
+  USUAL_FOLIAGE,
+  type Feeds,
+  type StemPart,
+  type StemRecord,
+} from '@gonimos/core/stem';
 import { isIsoDate } from '@gonimos/core/calendar';
 import { DayInput } from '../common/day-input';
 import { Field } from '../common/field';
@@ -14,6 +22,12 @@ interface Props {
   today: string;
   act: (a: Act) => void;
 }
+
+const FEEDS_WORDS: Record<Feeds, string> = {
+  trunk: 'the trunk below it',
+  roots: 'roots on its own side, as over a rock',
+  layer: 'the base of the next layer',
+};
 
 /** The part in hand, in figures. */
 export function PartFields({ part, record, today, act }: Props) {
@@ -84,9 +98,22 @@ export function PartFields({ part, record, today, act }: Props) {
             <Field label="Its crown" hint="% of a natural one">
               <NumberInput
                 key={part.id}
-                value={Math.round(100 * (part.foliage ?? 0.5))}
+                value={Math.round(100 * (part.foliage ?? USUAL_FOLIAGE))}
                 onChange={(share) => share >= 5 && share <= 200 && change({ foliage: share / 100 })}
               />
+            </Field>
+            <Field label="It feeds" className="col-span-2">
+              <select
+                className="select"
+                value={part.feeds ?? 'trunk'}
+                onChange={(e) => change({ feeds: e.target.value as Feeds })}
+              >
+                {FEEDS.map((f) => (
+                  <option key={f} value={f}>
+                    {FEEDS_WORDS[f]}
+                  </option>
+                ))}
+              </select>
             </Field>
           </>
         )}

@@ -1,5 +1,5 @@
 import type { NewStemRecord } from '@gonimos/contract/stem-records';
-import type { StemPart, StemPartKind, StemRecord } from '@gonimos/core/stem';
+import { USUAL_FOLIAGE, type StemPart, type StemPartKind, type StemRecord } from '@gonimos/core/stem';
 
 export type Decided = NewStemRecord['decided'];
 
@@ -70,7 +70,8 @@ export function newPart(
     azimuth: (((record.front - 90 * side) % 360) + 360) % 360,
     diameter: kind === 'bud' ? 0 : Math.max(0.5, Math.round(thick * SHARE[kind] * 10) / 10),
     since: sacrifice ? today : null,
-    foliage: sacrifice ? 0.5 : null,
+    foliage: sacrifice ? USUAL_FOLIAGE : null,
+    feeds: sacrifice ? 'trunk' : null,
     note: '',
   };
 }
@@ -85,7 +86,8 @@ export function ofKind(part: StemPart, kind: StemPartKind, thick: number, today:
     kind,
     diameter,
     since: sacrifice ? (part.since ?? today) : null,
-    foliage: sacrifice ? (part.foliage ?? 0.5) : null,
+    foliage: sacrifice ? (part.foliage ?? USUAL_FOLIAGE) : null,
+    feeds: sacrifice ? (part.feeds ?? 'trunk') : null,
   };
 }
 

@@ -25,7 +25,12 @@ function Figures({ forecast }: { forecast: Forecast }) {
     ['Taper', o.taper.toFixed(2)],
     [
       'Scar',
-      o.scar ? `${percent(o.scar.share)}, ${o.scar.shut ? `shut ${o.scar.shut}` : 'still open'}` : 'none',
+      [
+        o.scar && `${percent(o.scar.share)}, ${o.scar.shut ? `shut ${o.scar.shut}` : 'still open'}`,
+        o.carved > 0 && `${o.carved} carved`,
+      ]
+        .filter(Boolean)
+        .join('; ') || 'none',
     ],
     ['Mix', o.moves === 0 ? 'none, no move' : `${volume(o.litres)}, ${plural(o.moves, 'move')}`],
     ['Work', `${o.minutes} min a plant`],

@@ -85,6 +85,7 @@ interface Props {
 export function SearchSheet({ start, growth, goal, seasons, onPick, onClose }: Props) {
   const [least, setLeast] = useState<Least>('years');
   const [scar, setScar] = useState(100);
+  const [carve, setCarve] = useState(false);
   const [height, setHeight] = useState<number | undefined>();
   const [chosen, setChosen] = useState<Found | null>(null);
   const [most, setMost] = useState(LISTED);
@@ -100,6 +101,7 @@ export function SearchSheet({ start, growth, goal, seasons, onPick, onClose }: P
     least,
     scar: scar >= 100 ? null : scar / 100,
     height: height ?? null,
+    carve,
   };
   return (
     <Sheet
@@ -145,13 +147,22 @@ export function SearchSheet({ start, growth, goal, seasons, onPick, onClose }: P
           </select>
         </Field>
         <div className="grid grid-cols-2 gap-3">
-          <Field label="Widest scar" hint="% of the stem there" error={wrong.scar}>
+          <Field label="Scar still open then" hint="% of the stem there" error={wrong.scar}>
             <NumberInput value={scar} onChange={setScar} />
           </Field>
           <Field label="Tallest then" hint={`${unit('length')}; empty: any`} error={wrong.height}>
             <MeasureInput quantity="length" value={height} onChange={setHeight} />
           </Field>
         </div>
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={carve}
+            onChange={(e) => setCarve(e.target.checked)}
+          />
+          Scars may be carved, and then count as none
+        </label>
         {found?.length === 0 && (
           <p>No course that is tried gets there: give it a thinner goal, a wider scar, or more height.</p>
         )}
@@ -167,7 +178,8 @@ export function SearchSheet({ start, growth, goal, seasons, onPick, onClose }: P
                 <li key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-2">
                   <div onPointerEnter={() => setChosen(f)}>
                     <strong>End of {f.reached}</strong>, {duration(f.minutes)} and{' '}
-                    {f.litres > 0 ? volume(f.litres) : 'no mix'} a plant, scar {percent(f.scar)},{' '}
+                    {f.litres > 0 ? volume(f.litres) : 'no mix'} a plant,{' '}
+                    {f.scar > 0.005 ? `scar ${percent(f.scar)} open` : 'no open scar'},{' '}
                     {Math.round(f.share * 10)} runs of 10
                     <span className="soft block text-sm">{wishWords(f.wish)}</span>
                   </div>

@@ -62,7 +62,8 @@ function Scars({ y, scale }: Omit<Drawn, 'each'>) {
         cy={TALL - s.height * scale}
         rx={Math.max(1.5, (s.open / 2) * scale)}
         ry={Math.max(1.5, (s.open / 2) * scale * 0.7)}
-        fill="var(--color-accent)"
+        fill={s.carved ? 'var(--wood-pale)' : 'var(--color-accent)'}
+        stroke={s.carved ? 'var(--wood-line)' : 'none'}
       />
     ));
 }

@@ -260,6 +260,17 @@ export function WishSheet({ wish, letter, start, seasons, onKeep, onDrop, onClos
         </Field>
         <Sacrifice w={w} set={set} year={start.year} fault={fault} />
         <Chop w={w} set={set} year={start.year} fault={fault} />
+        {(w.chop ?? w.sacrifice) && (
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="checkbox"
+              checked={w.carve ?? false}
+              onChange={(e) => set({ carve: e.target.checked })}
+            />
+            Scars are carved into features a year later, half an hour each
+          </label>
+        )}
         <Ways w={w} set={set} />
         <div className="bg-[var(--slip)] px-4 py-3">
           <strong>Mind:</strong> Saws and shears: cut away from the hand, gloves and eye protection on. Big

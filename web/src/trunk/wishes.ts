@@ -38,6 +38,7 @@ export function wishWords(w: Wish): string {
   const told = w.pots.map((p) => `${container(p.container).name} ${p.year}`);
   if (w.sacrifice) told.push(`sacrifice ${w.sacrifice.from} to ${w.sacrifice.to}`);
   if (w.chop) told.push(`chop ${w.chop.year} at ${length(w.chop.height)}`);
+  if (w.carve) told.push('scars carved');
   if (w.prune !== 'none') told.push(`cut back ${w.prune} each winter`);
   for (const m of w.methods) told.push(METHODS.find((k) => k.id === m)!.name.toLowerCase());
   return told.length > 0 ? told.join('; ') : 'left to grow where it stands';

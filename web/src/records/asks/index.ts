@@ -9,6 +9,7 @@ import { pot } from './pot';
 import { potting } from './potting';
 import { roots } from './roots';
 import { sizes } from './sizes';
+import { sprouts } from './sprouts';
 import { standing } from './standing';
 import { survival } from './survival';
 import { tending } from './tending';
@@ -26,6 +27,7 @@ const ASKS: readonly Ask[] = [
   roots,
   holds,
   sizes,
+  sprouts,
   standing,
   looks,
 ];
