@@ -30,6 +30,15 @@ describe('the stem', () => {
       .getByRole('region', { name: 'Sacrifices' })
       .getByText(/off by the end of|late now/)
       .waitFor();
+    // what stands in its shade is wired to the light by the tap that says so; whom it feeds is told
+    await page.getByRole('button', { name: 'shoot', exact: true }).click();
+    await page.getByRole('button', { name: 'By figures' }).click();
+    await page.getByRole('region', { name: 'Part c' }).getByLabel('Height').fill('40');
+    await page.getByRole('button', { name: /^Wired there/ }).click();
+    await page.getByRole('button', { name: /^Wired there/ }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'b sacrifice' }).click();
+    await page.getByLabel('It feeds').selectOption('layer');
+    await page.getByText(/Ringed at 35 mm, the next layer of 20\d\d would begin with/).waitFor();
     await cuts.getByRole('button', { name: 'Cut here' }).first().click();
     // undone and done again, and over a reload
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
@@ -46,7 +55,10 @@ describe('the stem', () => {
     expect(kept.record.parts.map((p) => [p.kind, p.height])).to.deep.equal([
       ['branch', 190],
       ['sacrifice', 60],
+      ['shoot', 40],
     ]);
+    expect(kept.record.parts[1].feeds).to.equal('layer');
+    expect(kept.record.parts[2].azimuth).not.to.equal(kept.record.parts[1].azimuth);
     expect(kept.decided.cutAt).to.be.within(60, 290);
 
     // someone else changes it meanwhile: what was typed here is not lost, and the conflict is told

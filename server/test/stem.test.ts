@@ -87,4 +87,96 @@ describe('stem records', () => {
     expect((await w.v.post('/stem-records', drawn({ cohortId: id() }))).statusCode).to.equal(404);
     expect((await read()).records).to.deep.equal([]);
   });
+
+  it('an old drawing without what is asked today is read, changed, and stands beside the roots of its plant', async () => {
+    const old = drawn({
+      label: 'no. 1',
+      record: record({ parts: [part('s', 60, { kind: 'sacrifice', since: '2036-05-01', foliage: 0.5 })] }),
+    });
+    await must(w.v.post('/stem-records', old));
+    // as it was kept before whom it feeds was asked
+    await b.db.raw(`UPDATE stem_record SET record = record #- '{parts,0,feeds}' WHERE id = '${old.id}'`);
+    const before = await read();
+    expect(before.records[0].record.parts[0]).not.to.have.property('feeds');
+    expect(before.roots).to.deep.equal([]);
+    const root = (name: string, azimuth: number) => ({
+      id: name,
+      azimuth,
+      diameter: 5,
+      height: 0,
+      angle: 5,
+      path: [{ azimuth, out: 40 }],
+    });
+    const roots = {
+      id: id(),
+      cohortId,
+      label: 'no. 1',
+      on: '2037-03-08',
+      record: { trunk: 24, front: 180, roots: [root('a', 90), root('b', 250)] },
+      decided: {},
+    };
+    await must(w.v.post('/root-records', roots));
+    const [change] = before.records;
+    const parts = [{ ...change.record.parts[0], feeds: 'roots' }];
+    const sent = {
+      version: change.version,
+      label: change.label,
+      on: change.on,
+      decided: change.decided,
+      note: '',
+    };
+    await must(w.v.put(`/stem-records/${old.id}`, { ...sent, record: { ...change.record, parts } }));
+    const after = await read();
+    expect(after.records[0].record.parts[0].feeds).to.equal('roots');
+    expect(after.roots).to.deep.equal([
+      {
+        label: 'no. 1',
+        roots: [
+          { azimuth: 90, diameter: 5 },
+          { azimuth: 250, diameter: 5 },
+        ],
+      },
+    ]);
+    await refusal(
+      w.v.post('/stem-records', drawn({ record: record({ parts: [part('a', 60, { feeds: 'roots' })] }) })),
+      'sacrifices alone',
+    );
+  });
+
+  it('what broke after a cut is counted, learned by kind, refused where it cannot be, and taken back', async () => {
+    const elms = () =>
+      w.enter(
+        { taxonId: 'ulmus-minor', standsAt: 'chop', started: 'spring 2031', container: 'basket-25' },
+        12,
+      );
+    const [cut, other] = [await elms(), await elms()];
+    const maple = await w.ready({ taxonId: 'acer-campestre' });
+    const maples = (await w.v.get<StemBench>(`/cohorts/${maple.id}/stem`)).sprouts;
+    const bench = (of: string) => w.v.get<StemBench>(`/cohorts/${of}/stem`);
+    expect((await bench(other.id)).sprouts).to.include({ own: null, stems: 0 });
+    await must(w.v.post('/records', { id: id(), cohortId: cut.id, stepKey: 'chop', on: '2037-03-08' }));
+    const choice = (await w.course(cut.id)).steps.find((s) => s.operation === 'shoot-choice')!;
+    const look = (sprouts: object) => ({
+      id: id(),
+      cohortId: cut.id,
+      stepKey: choice.key,
+      on: '2037-03-09',
+      details: { sprouts },
+    });
+    await refusal(w.v.post('/records', look({ cut: 13, broke: 4 })), 'details.sprouts.cut');
+    await refusal(w.v.post('/records', look({ cut: 10, broke: 11 })), 'more that broke than were cut');
+    await refusal(w.v.post('/records', look({ cut: 10, broke: 5, shoots: 4 })), 'fewer shoots');
+    await refusal(w.v.post('/records', look({ broke: 5 })), 'details.sprouts.cut');
+    await refusal(w.v.post('/records', look({ cut: 0, broke: 0 })), 'below 1');
+    const told = look({ cut: 10, broke: 4, shoots: 12 });
+    const [first, again] = await Promise.all([1, 2].map(() => must(w.v.post('/records', told))));
+    expect(again).to.deep.equal(first);
+    // by hand: (12 · 0.9 + 5.263 · 0.4) ÷ 17.263, for every cohort of the kind and no other
+    const { sprouts } = await bench(other.id);
+    expect(sprouts.mean).to.be.closeTo(0.7476, 1e-4);
+    expect(sprouts).to.include({ shoots: 3, stems: 10, batches: 1 });
+    expect((await bench(maple.id)).sprouts).to.deep.equal(maples);
+    await must(w.v.post(`/records/${told.id}/undo`, { id: id() }));
+    expect((await bench(other.id)).sprouts.mean).to.be.closeTo(0.9, 1e-9);
+  });
 });

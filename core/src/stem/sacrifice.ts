@@ -12,6 +12,8 @@ const HIDES: Readonly<Record<Taxon['bark'], number>> = { smooth: 0.45, coarse: 0
 const SHUT_WITHIN = 6;
 /** Roots within so many degrees of a branch are fed by it first. Common practice, no source. */
 const FEEDS_WIDE = 60;
+/** One for the next layer is looked ahead so many seasons: layers of a parent follow each other. Common practice, no source. */
+const LAYER_AFTER = 3;
 /** The next layer is ringed so far below the branch that is kept to swell its base, mm. Common practice, no source. */
 const RING_BELOW = 25;
 
@@ -31,7 +33,8 @@ export interface SacrificeLook {
   years: SacrificeYear[];
   /**
    * last year after whose season it comes off with a scar that bark hides and callus shuts in time; null: it is late
-   * now, and its scar is carved or shows. One kept for the next layer goes with the layer, whatever its scar.
+   * now, and its scar is carved or shows. One kept for the next layer goes with the layer, whatever its scar: then it is
+   * the year that layer is thought of.
    */
   offBy: number | null;
   /** its scar would be seen from the front */
@@ -122,7 +125,7 @@ function yearsOf(record: StemRecord, start: LabStart, part: StemPart): Sacrifice
 
 /** Last year its scar is still one that bark hides and callus shuts; one kept for a layer goes with the layer. */
 function lastGood(years: readonly SacrificeYear[], kind: Taxon, part: StemPart): number | null {
-  if (part.feeds === 'layer') return years.at(-1)!.year;
+  if (part.feeds === 'layer') return years[LAYER_AFTER - 1].year;
   const good = (y: SacrificeYear) => y.share <= HIDES[kind.bark] && y.shut !== null && y.shut <= SHUT_WITHIN;
   const firstBad = years.findIndex((y) => !good(y));
   if (firstBad < 0) return years.at(-1)!.year;

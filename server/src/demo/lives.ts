@@ -12,12 +12,11 @@ import { readFacts } from '../facts/facts.ts';
 import { putOff, recordOnly, recordStep } from '../records/service.ts';
 import { insertLines } from '../records/store.ts';
 import { addSeedFacts } from '../seed/facts.ts';
-import { addTray, markCells } from '../trays/service.ts';
-import { findTray, readTray } from '../trays/store.ts';
 import type { Writing } from '../write/types.ts';
 import { touching } from '../write/write.ts';
 import { COHORTS } from './cohorts.ts';
 import { cohortId, entered, lotId, named, OPENING_DAY, type Chapter, type DemoRequest } from './hand.ts';
+import { emptyTrays, markTrays, traysOf, type Life } from './lived-trays.ts';
 import { NURSERY_SCHOOLS, type DemoCohort } from './stage.ts';
 
 const CAUSES: Record<string, [season: string, outdoors: string]> = {
@@ -32,14 +31,6 @@ const LEFT = [
   'three stems doubled at the base, choose one',
   'dry spot in the middle of the ball, open it up next time',
 ];
-
-/** One cohort's years being lived through. */
-interface Life {
-  w: Writing;
-  id: string;
-  spec: DemoCohort;
-  rng: Random;
-}
 
 /** Turns a share of plants into a number, with luck. */
 function some(rng: Random, n: number, share: number): number {
@@ -86,7 +77,14 @@ async function forget(h: Life, steps: readonly PlannedStep[]): Promise<void> {
   );
 }
 
-/** What the growers found and wrote down at a step. */
+/** Up to a dozen stems looked at some weeks after their cut: nearly all broke, with a few shoots each. */
+function sproutsSeen(spec: DemoCohort, key: string, done: number) {
+  const rng = random(seedFrom(`${spec.code} ${key} broke`));
+  const cut = Math.max(1, Math.min(12, done));
+  const broke = some(rng, cut, 0.85);
+  return { cut, broke, shoots: broke + some(rng, 4 * broke, 0.5) };
+}
+
 /** A dozen looked at: better from one opening to the next. */
 function judged(on: string) {
   const good = Math.min(8, Math.max(1, Number(on.slice(0, 4)) - 2030));
@@ -94,6 +92,7 @@ function judged(on: string) {
   return { A: good, B: 12 - good - poor, C: poor };
 }
 
+/** What the growers found and wrote down at a step. */
 function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: number): NewRecord {
   const { rng, spec } = h;
   const op = operation(s.operation);
@@ -123,6 +122,7 @@ function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: n
       ? { sizes: { calipers: around(rng, caliper, 0.14, Math.min(12, done)), at: 0, heights: [] } }
       : {}),
   };
+  if (asks('sprouts')) details.sprouts = sproutsSeen(spec, s.key, done);
   if (spec.careful && op.lane === 'roots' && op.rootLoss.value > 0 && done >= 12)
     details.roots = { drawnId: null, took: null, left: [], classes: judged(on) };
   // growers are a little too sure of hard work
@@ -141,46 +141,6 @@ function written(h: Life, s: PlannedStep, on: string, counts: Counts, caliper: n
     nextTime: spec.careful && op.lane === 'roots' ? LEFT[Math.floor(rng.next() * LEFT.length)] : '',
     details,
   });
-}
-
-const nameOf = (spec: DemoCohort, tray: number) =>
-  named(`tray ${spec.code} ${String.fromCharCode(65 + tray)}`);
-
-/** Marks the cells of its trays: what came up, and what was eaten, by the luck of each tray. */
-async function markTrays(h: Life, on: string): Promise<void> {
-  const { up, eaten = 0 } = h.spec.luck;
-  for (let t = 0; t < h.spec.trays!; t++) {
-    const luck = 0.82 + 0.36 * h.rng.next();
-    const { rows, columns, cells } = await readTray(h.w.trx, await findTray(h.w.trx, nameOf(h.spec, t)));
-    const fate = cells.slice(0, rows * columns).map((state) => {
-      if (state !== 'sown') return null;
-      if (h.rng.next() < eaten * (2 - luck) ** 2) return 'eaten' as const;
-      return h.rng.next() < up * luck ? ('up' as const) : null;
-    });
-    for (const now of ['eaten', 'up'] as const)
-      await markCells(h.w, nameOf(h.spec, t), {
-        id: named(`${now} in tray ${t} of ${h.spec.code}`),
-        on,
-        cause: now === 'eaten' ? 'eaten' : null,
-        marks: fate.flatMap((f, cell) => (f === now ? [{ cell, was: 'sown' as const, now }] : [])),
-      });
-  }
-}
-
-/** Plants that leave their cells are marked as potted there. */
-async function emptyTrays(h: Life, on: string): Promise<void> {
-  for (let t = 0; t < h.spec.trays!; t++) {
-    const { cells } = await readTray(h.w.trx, await findTray(h.w.trx, nameOf(h.spec, t)));
-    const marks = cells.flatMap((state, cell) =>
-      state === 'up' ? [{ cell, was: 'up' as const, now: 'potted' as const }] : [],
-    );
-    await markCells(h.w, nameOf(h.spec, t), {
-      id: named(`tray ${t} of ${h.spec.code} potted`),
-      on,
-      cause: null,
-      marks,
-    });
-  }
 }
 
 /** Records the step as a grower's request would; the plan is made anew at the next turn. */
@@ -229,18 +189,6 @@ async function liveThrough(w: Writing, spec: DemoCohort, book: SeasonBook): Prom
     now = on;
   }
 }
-
-const COLUMNS = 12;
-
-/** The trays a sowing lies in, filled as evenly as they go. */
-const traysOf = (spec: DemoCohort, on: string): DemoRequest[] =>
-  Array.from({ length: spec.trays ?? 0 }, (_, t) => {
-    const fill =
-      Math.floor((spec.count * (t + 1)) / spec.trays!) - Math.floor((spec.count * t) / spec.trays!);
-    const name = String.fromCharCode(65 + t);
-    const tray = { id: nameOf(spec, t), name, rows: Math.ceil(fill / COLUMNS), columns: COLUMNS, fill };
-    return { on, by: 'Bruno Tessary', act: (w) => addTray(w, cohortId(spec.code), tray) };
-  });
 
 /** A look at how they grow, and a step put off, as far as the growers told of any. */
 function toldOf(spec: DemoCohort): DemoRequest[] {

@@ -10,7 +10,7 @@ type Noted = [
   height: number,
   azimuth: number,
   diameter: number,
-  more?: Partial<Pick<StemPart, 'since' | 'foliage' | 'note'>>,
+  more?: Partial<Pick<StemPart, 'since' | 'foliage' | 'feeds' | 'note'>>,
 ];
 
 const partOf = ([id, kind, height, azimuth, diameter, more = {}]: Noted): StemPart => ({
@@ -21,6 +21,7 @@ const partOf = ([id, kind, height, azimuth, diameter, more = {}]: Noted): StemPa
   diameter,
   since: more.since ?? null,
   foliage: more.foliage ?? null,
+  feeds: more.feeds ?? (kind === 'sacrifice' ? 'trunk' : null),
   note: more.note ?? '',
 });
 
@@ -40,7 +41,10 @@ interface Drawn {
   looks: Look[];
 }
 
-/** Three stems: a maple that is to be cut this spring, a pine with two sacrifices, a cornel whose cut is closing. */
+/**
+ * Stems: a maple that is to be cut this spring, a pine with two sacrifices, a cornel whose cut is closing, one of its kin
+ * whose low branch feeds its weak side, and a parent that keeps one for the next layer.
+ */
 const DRAWN: readonly Drawn[] = [
   {
     code: 'FM-30',
@@ -87,7 +91,7 @@ const DRAWN: readonly Drawn[] = [
         base: 22,
         height: 1200,
         parts: [
-          ['a', 'sacrifice', 70, 100, 10, { since: '2033-05-10', foliage: 0.5 }],
+          ['a', 'sacrifice', 70, 100, 10, { since: '2033-05-10', foliage: 0.8 }],
           ['b', 'sacrifice', 160, 280, 7, { since: '2034-05-12', foliage: 0.5 }],
           ['c', 'shoot', 110, 250, 4, { note: 'keeper, wired out to the light' }],
           ['d', 'shoot', 50, 110, 2],
@@ -124,6 +128,44 @@ const DRAWN: readonly Drawn[] = [
           ['d', 'branch', 245, 300, 5],
         ],
         decided: { finished: 360 },
+      },
+    ],
+  },
+  {
+    code: 'CC-32',
+    label: 'no. 3',
+    looks: [
+      {
+        on: '2036-03-14',
+        base: 19,
+        height: 700,
+        parts: [
+          ['a', 'sacrifice', 40, 308, 3, { since: '2035-06-02', foliage: 0.4, feeds: 'roots' }],
+          ['b', 'shoot', 95, 80, 2],
+          ['c', 'branch', 150, 250, 3],
+        ],
+        note: 'a is kept for the thin roots on its side',
+      },
+    ],
+  },
+  {
+    code: 'HB-05',
+    label: 'the old one',
+    looks: [
+      {
+        on: '2036-06-04',
+        base: 74,
+        height: 3200,
+        girths: [
+          { at: 400, mm: 58 },
+          { at: 1200, mm: 36 },
+        ],
+        parts: [
+          ['a', 'sacrifice', 620, 200, 14, { since: '2034-05-01', foliage: 0.3, feeds: 'layer' }],
+          ['b', 'branch', 900, 20, 16],
+          ['c', 'branch', 1250, 140, 12],
+        ],
+        note: 'next layer below a, once that has swelled it',
       },
     ],
   },

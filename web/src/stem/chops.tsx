@@ -98,7 +98,7 @@ function Breaks({ sprouts }: { sprouts: Sprouts }) {
   const [low, high] = own ? [percent(own.low), percent(own.high)] : ['', ''];
   return (
     <p className="border-t border-base-300 py-2">
-      {percent(sprouts.mean)} of stems of this kind are expected to break below a cut.{' '}
+      Cut above bare wood, {percent(sprouts.mean)} of stems of this kind are expected to break.{' '}
       <span className="soft">
         {own
           ? `Yours: ${percent(own.value)} of ${plural(sprouts.stems, 'stem')} in ${plural(sprouts.batches, 'look')} (${low} to ${high})${shoots === null ? '' : `, ${shoots.toFixed(1)} shoots on each`}; the library says ${percent(library.value)}, ${library.basis}.`

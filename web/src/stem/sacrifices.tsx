@@ -59,7 +59,7 @@ function Serves({ look }: { look: SacrificeLook }) {
       <p>
         {ring === null
           ? 'It stands too low for a ring below it.'
-          : `Ringed at ${length(ring.at)}, the next layer would begin with ${length(ring.with)} there; without it ${length(ring.without)}. It stays until that layer is severed.`}
+          : `Ringed at ${length(ring.at)}, the next layer of ${look.offBy} would begin with ${length(ring.with)} there; without it ${length(ring.without)}. It stays until that layer is severed.`}
       </p>
     );
   return (
