@@ -12,9 +12,10 @@ const ASKED: readonly [link: string, ready: string][] = [
   ['Cohorts', 'plants alive'],
   ['Year', 'Lock this week'],
   ['Start', 'What being surer costs'],
+  ['Shed', 'In the bins'],
   ['Season', 'Leaf fall done'],
   ['Library', 'Seed-raised pine'],
-  ['Nursery', 'Containers on the shelf'],
+  ['Nursery', 'Places'],
 ];
 
 /** Times each screen is asked for, the first one cold; the middle one counts, for this machine's speed wanders. */

@@ -7,7 +7,7 @@ describe('weather, shelves and proof in the browser', () => {
   it('a fresh count of the shelf lets a step go that waited for its containers', async () => {
     const { page } = await at.enter('Owner');
     await page.getByRole('heading', { name: 'Short' }).waitFor();
-    await page.goto('/nursery');
+    await page.goto('/shed/pots');
     const row = page.getByRole('listitem').filter({ hasText: 'pond basket 18 cm' });
     await row.getByText(/\d+ short/).waitFor();
     await row.getByRole('button', { name: /^Count/ }).click();

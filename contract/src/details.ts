@@ -9,6 +9,7 @@ import { fittingsTold } from './fittings.ts';
 import { layerTold } from './layers.ts';
 import { looksKept, looksTold } from './looks.ts';
 import { missedKept } from './missed.ts';
+import { mixTold } from './mixes.ts';
 import { moveKept } from './moves.ts';
 import { rootsTold } from './roots.ts';
 import { emergenceTold } from './seed.ts';
@@ -35,6 +36,7 @@ export const toldDetails = body({
   pot: maybe(potTold),
   roots: maybe(rootsTold),
   sprouts: maybe(sproutsTold),
+  mix: maybe(mixTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -56,6 +58,7 @@ export const keptDetails = body({
   pot: maybe(potKept),
   roots: maybe(rootsTold),
   sprouts: maybe(sproutsTold),
+  mix: maybe(mixTold),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

@@ -75,6 +75,9 @@ const placeFields = () => ({
       },
     ),
   light: string<Light>().oneOf(LIGHTS, 'is full, half or shade').default('full'),
+  /** room plants can stand on, mm; null: not measured */
+  length: measure(100, 200_000, 'mm').nullable().default(null),
+  width: measure(100, 50_000, 'mm').nullable().default(null),
 });
 export const newPlace = body({ id: id(), ...placeFields() });
 export const editPlace = body({
@@ -122,6 +125,9 @@ export interface Place {
   day: number;
   heatedTo: number | null;
   light: Light;
+  /** room plants can stand on, mm; null: not measured */
+  length: number | null;
+  width: number | null;
   version: number;
   cohorts: number;
 }

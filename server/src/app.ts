@@ -24,6 +24,7 @@ import { schoolRoutes } from './schools/routes.ts';
 import { simulatedCaliper } from './simulated/caliper.ts';
 import { simulatedStation } from './simulated/station.ts';
 import { stationRoutes } from './station/routes.ts';
+import { mixRoutes } from './mixes/routes.ts';
 import { stockRoutes } from './stock/routes.ts';
 import { survivalRoutes } from './survival/routes.ts';
 import { visitRoutes } from './visits/routes.ts';
@@ -123,6 +124,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   handsRoutes,
   routineRoutes,
   stationRoutes,
+  mixRoutes,
   stockRoutes,
   simulatedStation,
   simulatedCaliper,

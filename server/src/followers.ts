@@ -2,6 +2,7 @@ import { pottingFollower } from './cohorts/potting.ts';
 import { standingFollower } from './cohorts/standing.ts';
 import { fittingsFollower } from './fittings/follow.ts';
 import { layersFollower, severingFollower } from './layers/follow.ts';
+import { mixFollower } from './mixes/follow.ts';
 import { looksFollower } from './looks/follow.ts';
 import { paceFollower } from './pace/follow.ts';
 import { potsFollower } from './pots/follow.ts';
@@ -29,6 +30,7 @@ export const FOLLOWERS: readonly Follower[] = [
   severingFollower,
   pottingFollower,
   standingFollower,
+  mixFollower,
   potsFollower,
   layersFollower,
   coverFollower,

@@ -65,6 +65,14 @@ const router = createBrowserRouter([
           { path: 'compare', ...page(() => import('./comparison/compare').then((m) => m.Compare)) },
         ],
       },
+      {
+        path: '/shed',
+        ...page(() => import('./shed/shed').then((m) => m.Shed)),
+        children: [
+          { index: true, ...page(() => import('./mixes/mixes').then((m) => m.MixesPart)) },
+          { path: 'pots', ...page(() => import('./stock/stock').then((m) => m.Stock)) },
+        ],
+      },
       { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },
       {
         path: '/library',

@@ -1,4 +1,5 @@
 import { container, piecesFor } from '../containers/index.ts';
+import { recipeFor } from '../mixes/index.ts';
 import { rootAngle } from '../programmes/index.ts';
 import { chosen, type QuestionId } from '../schools/index.ts';
 import type { GrowthGroup } from '../taxa/index.ts';
@@ -12,17 +13,6 @@ const FRESH_SHARE = 0.5;
 const TIE_WIRE = 2;
 const WEDGES = 3;
 
-const BY_GROUP: Record<GrowthGroup, string> = {
-  'deciduous-broadleaf': 'mineral mix with a third of sieved bark',
-  'oak-like': 'mineral mix with a third of sieved bark',
-  pine: 'coarse mineral mix',
-  'juniper-cypress': 'coarse mineral mix',
-  'deciduous-conifer': 'mineral mix with a third of sieved bark',
-  'evergreen-broadleaf': 'mineral mix with a fifth of sieved bark',
-  'sensitive-shrub': 'lean gritty mix',
-  'swollen-base': 'fast-draining grit and pumice',
-  'tropical-broadleaf': 'mineral mix with a third of coir',
-};
 const WOUND_BY_KIND = (group: GrowthGroup, bark: 'smooth' | 'coarse') => {
   if (group === 'swollen-base') return 'powder';
   return bark === 'smooth' ? 'sealed' : 'dry';
@@ -51,13 +41,7 @@ function filled(ctx: Context, { op }: StepInHand, into: string): Material[] {
   if (kind.wall === 'ground') return [];
   const { taxon, facts } = ctx;
   const option = (q: QuestionId) => chosen(q, ctx.levels).option;
-  const medium = option('medium');
-  const name =
-    medium === 'by-kind'
-      ? BY_GROUP[taxon.group]
-      : medium === 'mineral'
-        ? 'one mineral mix'
-        : 'ordinary potting mix';
+  const { name } = recipeFor(taxon.group, option('medium'));
   const pots = piecesFor(kind, facts.live);
   const again = op.fills === 'again' && option('old-mix') === 'reuse';
   const litres = Math.ceil(kind.litres * pots * SPARE);

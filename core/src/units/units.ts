@@ -8,9 +8,10 @@ export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
 /**
  * What is measured, and the unit it is kept in: length mm, volume L, temperature °C, a difference of two
- * temperatures °C, area m², warmth summed over days °C·d, speed m/s.
+ * temperatures °C, area m², warmth summed over days °C·d, speed m/s, weight kg.
  */
-export type Quantity = 'length' | 'volume' | 'temperature' | 'difference' | 'area' | 'warmth' | 'speed';
+export type Quantity =
+  'length' | 'volume' | 'temperature' | 'difference' | 'area' | 'warmth' | 'speed' | 'weight';
 
 interface Unit {
   name: string;
@@ -41,6 +42,10 @@ const METRIC: Record<Quantity, readonly Unit[]> = {
   area: [{ name: 'm²', also: ['m2'], per: 1 }],
   warmth: [{ name: '°C·d', also: [], per: 1 }],
   speed: [{ name: 'm/s', also: [], per: 1 }],
+  weight: [
+    { name: 'kg', also: [], per: 1 },
+    { name: 'g', also: [], per: 0.001 },
+  ],
 };
 
 const US: Record<Quantity, readonly Unit[]> = {
@@ -58,6 +63,10 @@ const US: Record<Quantity, readonly Unit[]> = {
   area: [{ name: 'ft²', also: ['ft2', 'sq ft'], per: FOOT2 }],
   warmth: [{ name: '°F·d', also: [], per: F }],
   speed: [{ name: 'mph', also: [], per: 0.44704 }],
+  weight: [
+    { name: 'lb', also: ['lbs', 'pound', 'pounds'], per: 0.45359237 },
+    { name: 'oz', also: [], per: 0.45359237 / 16 },
+  ],
 };
 
 const SYSTEMS: Record<UnitSystem, Record<Quantity, readonly Unit[]>> = { metric: METRIC, US };
@@ -148,9 +157,10 @@ function shownUnit(value: number, quantity: Quantity, system: UnitSystem): Unit 
 function decimalsOf(value: number, unit: Unit): number {
   if (unit.name === 'in') return Math.abs(value) < 10 ? 2 : Math.abs(value) < 40 ? 1 : 0;
   if (unit.name === 'gal' || unit.name === 'qt' || unit.name === 'ft') return 1;
-  if (unit.name === 'L') return Math.abs(value) < 1 ? 2 : 1;
+  if (unit.name === 'L') return value === 0 || Math.abs(value) >= 30 ? 0 : Math.abs(value) < 1 ? 2 : 1;
   if (unit.name === 'm²' || unit.name === 'ft²') return Math.abs(value) < 10 ? 1 : 0;
   if (unit.name === 'mph') return 0;
+  if (unit.name === 'kg' || unit.name === 'lb') return Math.abs(value) < 10 ? 1 : 0;
   return unit.name === 'm/s' ? 1 : 0;
 }
 

@@ -5,6 +5,7 @@
 import type { Origin } from '@gonimos/contract/cohorts';
 import type { KeptDetails } from '@gonimos/contract/details';
 import type { RoutineKind } from '@gonimos/contract/year';
+import type { DrainTest, Part } from '@gonimos/core/mixes';
 import type { PlannedStep, Reason } from '@gonimos/core/course';
 import type { Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
@@ -95,6 +96,34 @@ export interface ContainerStockRow {
   arriving: number;
   arrives: string | null;
   version: number;
+}
+
+/** A mix of the nursery's own, or what it found of one of the library. */
+export interface MixRow {
+  id: string;
+  name: string;
+  parts: Part[];
+  drain: DrainTest | null;
+  version: number;
+  retired: boolean;
+}
+
+/** Loose components in the bins, litres. */
+export interface MixStockRow {
+  component: string;
+  counted: number;
+  countedOn: string;
+  countedSeq: number;
+  arriving: number;
+  arrives: string | null;
+  version: number;
+}
+
+/** Litres of a component that work took, as it came from the bag. */
+export interface MixUseRow {
+  recordId: string;
+  component: string;
+  litres: number;
 }
 
 /** What the next plan of a cohort is compared with. */
@@ -303,6 +332,8 @@ export interface PlaceRow {
   sort: number;
   version: number;
   light: 'full' | 'half' | 'shade';
+  length: number | null;
+  width: number | null;
 }
 
 export interface PlanChangeRow {
@@ -579,6 +610,9 @@ declare module 'knex/types/tables.js' {
     layer_event: Table<LayerEventRow>;
     ledger_entry: Table<LedgerEntryRow>;
     locked_week: Table<LockedWeekRow>;
+    mix: Table<MixRow>;
+    mix_stock: Table<MixStockRow>;
+    mix_use: Table<MixUseRow>;
     nursery: Table<NurseryRow>;
     observation: Table<ObservationRow>;
     own_entry: Table<OwnEntryRow>;

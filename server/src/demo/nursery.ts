@@ -15,6 +15,7 @@ import { cuttings } from './cuttings.ts';
 import { goals } from './goals.ts';
 import { named, OPENING_DAY, placeId, type Chapter, type Hand } from './hand.ts';
 import { lastDays } from './last-days.ts';
+import { mixes } from './mixes.ts';
 import { lab } from './lab.ts';
 import { layers } from './layers.ts';
 import { lives } from './lives.ts';
@@ -37,6 +38,7 @@ const CHAPTERS: readonly Chapter[] = [
   roots,
   stems,
   lab,
+  mixes,
   lastDays,
 ];
 

@@ -88,7 +88,7 @@ export const setPlannedOn = (sql: Sql, day: string): Promise<number> =>
 
 const placeQuery = (sql: Sql) =>
   sql('place as p')
-    .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.light', 'p.version', {
+    .select('p.id', 'p.name', 'p.kind', 'p.night', 'p.day', 'p.light', 'p.length', 'p.width', 'p.version', {
       heatedTo: 'p.heatedTo',
     })
     .orderBy('p.sort');
@@ -115,6 +115,8 @@ const placeRow = (p: Omit<NewPlace, 'id'>) => ({
   day: p.day,
   heatedTo: p.heatedTo ?? null,
   light: p.light,
+  length: p.length ?? null,
+  width: p.width ?? null,
 });
 
 export const insertPlace = (sql: Sql, p: NewPlace): Promise<unknown> =>

@@ -115,6 +115,8 @@ export function sessionRoutes(app: FastifyInstance): void {
           day: 0,
           heatedTo: null,
           light: 'full',
+          length: null,
+          width: null,
         });
         await insertPerson(trx, { ...person, passwordHash });
         await audit(trx, person.id, 'people', `${person.name} made the nursery and is its owner`);

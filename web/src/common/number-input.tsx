@@ -9,7 +9,7 @@ type Props = Omit<InputHTMLAttributes<HTMLInputElement>, 'value' | 'onChange'> &
 
 /** An input of one number that keeps what is typed as it is typed. */
 export function NumberInput({ value, onChange, className = '', ...rest }: Props) {
-  const [text, setText] = useState(String(value));
+  const [text, setText] = useState(Number.isNaN(value) ? '' : String(value));
   return (
     <input
       {...rest}

@@ -21,6 +21,7 @@ export const keepUnits = (units: UnitSystem): void => {
 /** A length, mm. `decimals`: of millimetres. */
 export const length = (mm: number, decimals = 0): string => showMeasure(mm, 'length', system, decimals);
 export const volume = (litres: number): string => showMeasure(litres, 'volume', system);
+export const weight = (kg: number): string => showMeasure(kg, 'weight', system);
 export const temperature = (celsius: number, decimals = 0): string =>
   system === 'US'
     ? showMeasure(celsius, 'temperature', system)

@@ -22,9 +22,12 @@ export function DemoCalendar({ className = '' }: { className?: string }) {
     <div
       role="group"
       aria-label="Move the demo calendar on"
-      className={`no-print flex flex-wrap items-center gap-1 text-sm ${className}`}
+      className={`no-print flex flex-wrap items-center gap-1 text-sm whitespace-nowrap lg:flex-nowrap ${className}`}
     >
-      <span className="soft mr-1">{step.isPending ? 'Days pass …' : 'Demo: on by'}</span>
+      <span className="soft mr-1">
+        {step.isPending ? '…' : 'Demo'}
+        <span className="lg:max-2xl:sr-only">{step.isPending ? ' days pass' : ': on by'}</span>
+      </span>
       {STEPS.map((s) => (
         <button
           key={s.days}

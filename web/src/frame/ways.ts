@@ -5,6 +5,7 @@ import {
   Home,
   Leaf,
   ListTree,
+  Shovel,
   Sprout,
   type LucideIcon,
 } from 'lucide-react';
@@ -22,6 +23,7 @@ export const WAYS: readonly Way[] = [
   { to: '/year', name: 'Year', key: 'y', icon: ChartColumn },
   { to: '/cohorts', name: 'Cohorts', key: 'c', icon: ListTree },
   { to: '/propagation', name: 'Start', key: 's', icon: Sprout },
+  { to: '/shed', name: 'Shed', key: 'p', icon: Shovel },
   { to: '/season', name: 'Season', key: 'e', icon: CalendarDays },
   { to: '/library', name: 'Library', key: 'l', icon: BookOpen },
   { to: '/nursery', name: 'Nursery', key: 'n', icon: Home },

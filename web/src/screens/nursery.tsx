@@ -18,7 +18,6 @@ import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Sheet } from '../common/sheet';
-import { Stock } from '../stock/stock';
 import { useEditNursery, useEditPlace, useNewPlace, useNursery, usePlaces } from '../nursery/queries';
 import { siteInputs, SiteFields, toSite } from '../nursery/site-fields';
 import { difference, measureText, temperature, typedMeasure, unit } from '../common/units';
@@ -174,7 +173,6 @@ export function Nursery() {
     <div className="grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-9 px-4 py-6 lg:px-6">
       <h1 className="text-3xl">{nursery.name}</h1>
       <Places />
-      <Stock />
       <NurserySchools key={nursery.version} nursery={nursery} />
       {owner && <People />}
       <Account />

@@ -19,6 +19,7 @@ import * as planKept from './018-plan-kept.ts';
 import * as stemRecords from './021-stem-records.ts';
 import * as rootRecords from './019-root-records.ts';
 import * as wantsOn from './020-wants-on.ts';
+import * as pottingShed from './022-potting-shed.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -43,4 +44,5 @@ export const MIGRATIONS = [
   { name: '019-root-records', ...rootRecords },
   { name: '020-wants-on', ...wantsOn },
   { name: '021-stem-records', ...stemRecords },
+  { name: '022-potting-shed', ...pottingShed },
 ];

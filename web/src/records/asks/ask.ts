@@ -24,6 +24,8 @@ export interface Recordable {
   rootCut: { wanted: number; limit: number; take: number } | null;
   topCut: { wanted: number; take: number } | null;
   nextTime: string;
+  /** what it wants, as the round and the course tell it */
+  materials?: readonly { what: string; amount: number | null; unit: string }[];
   /** filled by a plan of cuts: the drawing, the share of fine root that goes, what is left */
   roots?: {
     drawnId: string;

@@ -5,6 +5,7 @@ import type { Ask, Inputs, Recordable } from './ask';
 import { holds } from './holds';
 import { layer } from './layer';
 import { looks } from './looks';
+import { mix } from './mix';
 import { pot } from './pot';
 import { potting } from './potting';
 import { roots } from './roots';
@@ -23,6 +24,7 @@ const ASKS: readonly Ask[] = [
   tending,
   survival,
   potting,
+  mix,
   pot,
   roots,
   holds,

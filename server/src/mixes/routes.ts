@@ -1,0 +1,37 @@
+import type { FastifyInstance } from 'fastify';
+import { countMix, saveMix } from '@gonimos/contract/mixes';
+import { route } from '../http/route.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
+import { write } from '../write/write.ts';
+import { mixWrites } from './service.ts';
+import { readShed } from './store.ts';
+
+export function mixRoutes(app: FastifyInstance): void {
+  route(app, {
+    method: 'GET',
+    url: '/mixes',
+    role: 'helper',
+    summary: 'Mixes that can be used, and their components in the bins against what steps want',
+    handle: async () => readShed(app.db, todayAt(await readNursery(app.db))),
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/mixes',
+    role: 'grower',
+    summary: 'Keeps a mix of the nursery, or what a drain test of one found',
+    body: saveMix,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'mix', body, person }, (w) => mixWrites.save(w, body)),
+  });
+
+  route(app, {
+    method: 'PUT',
+    url: '/mix-stock',
+    role: 'grower',
+    summary: 'Counts one component in the bins, litres',
+    body: countMix,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'mix stock', body, person }, (w) => mixWrites.count(w, body)),
+  });
+}
