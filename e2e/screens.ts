@@ -55,6 +55,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'mixes', ready: 'In the bins', reach: at('/shed') },
   { name: 'own mix', ready: 'Drain test', reach: press('Your own from it') },
   { name: 'pots', ready: 'Containers on the shelf', reach: at('/shed/pots') },
+  { name: 'paper', ready: 'Bench sheet', reach: at('/shed/paper') },
   {
     name: 'start numbers',
     ready: 'What being surer costs',

@@ -58,4 +58,24 @@ describe('the potting shed', () => {
     await sheetGone(page);
     expect(await akadama()).to.equal(full);
   });
+
+  it('the day and labels on paper: a sheet of one place, labels sent to the printer and seen as they came out', async () => {
+    const { page } = await at.enter('Helper', { width: 820, height: 1180 });
+    await page.goto('/shed/paper');
+    const day = page.getByRole('region', { name: 'The day' });
+    await day.getByLabel('Of').selectOption('North bench');
+    const href = await day.getByRole('link', { name: 'Bench sheet' }).getAttribute('href');
+    const pdf = await page.request.get(href!);
+    expect([pdf.status(), pdf.headers()['content-type']]).to.deep.equal([200, 'application/pdf']);
+    const labels = page.getByRole('region', { name: 'Labels' });
+    await labels.getByLabel('Of cohorts at').selectOption('Heated house');
+    await labels.getByLabel('Copies').fill('0');
+    expect(await labels.getByRole('button', { name: /label printer/ }).isDisabled()).to.equal(true);
+    await labels.getByLabel('Copies').fill('2');
+    await labels.getByRole('button', { name: 'Send 10 to the label printer' }).click();
+    await labels.getByText('10 labels printed.').waitFor();
+    const printed = page.getByRole('region', { name: 'Printed' });
+    await printed.getByRole('img').first().waitFor();
+    expect(await printed.getByRole('img').count()).to.equal(6);
+  });
 });

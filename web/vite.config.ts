@@ -5,5 +5,9 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwind()],
   build: { target: 'es2022', modulePreload: { polyfill: false } },
-  server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
+  server: {
+    proxy: Object.fromEntries(
+      ['/api', '/caliper', '/printer'].map((path) => [path, 'http://127.0.0.1:4870']),
+    ),
+  },
 });

@@ -22,6 +22,7 @@ import { observationRoutes } from './observations/routes.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { schoolRoutes } from './schools/routes.ts';
 import { simulatedCaliper } from './simulated/caliper.ts';
+import { simulatedPrinter } from './simulated/printer.ts';
 import { simulatedStation } from './simulated/station.ts';
 import { stationRoutes } from './station/routes.ts';
 import { mixRoutes } from './mixes/routes.ts';
@@ -60,6 +61,7 @@ import { sessionRoutes } from './people/session-routes.ts';
 import { DatabaseSessions } from './people/session-store.ts';
 import { recordRoutes } from './records/routes.ts';
 import { WATCHES } from './watches.ts';
+import { labelRoutes } from './labels/routes.ts';
 import { rootRoutes } from './roots/routes.ts';
 import { stemRoutes } from './stem/routes.ts';
 import { trunkRoutes } from './trunk/routes.ts';
@@ -79,6 +81,8 @@ export interface AppOptions {
   secure?: boolean;
   /** addresses of proxies that are believed when they say who asks and how */
   trustProxy?: string[];
+  /** address of the label printer, in the shape of contract/src/label-printer.ts */
+  labelPrinter?: string;
   /** folder of the built interface */
   web?: string;
   log?: boolean;
@@ -103,6 +107,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   stemRoutes,
   trunkRoutes,
   roundRoutes(WATCHES),
+  labelRoutes,
   fileRoutes,
   calcRoutes,
   figureRoutes,
@@ -128,6 +133,7 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   stockRoutes,
   simulatedStation,
   simulatedCaliper,
+  simulatedPrinter,
   startRoutes,
   seedRoutes,
   trayRoutes,
@@ -203,10 +209,10 @@ async function security(app: FastifyInstance, o: AppOptions): Promise<void> {
     done();
   });
   app.addHook('preValidation', (request, reply, done) => {
-    const { role } = request.routeOptions.config;
+    const { role, device } = request.routeOptions.config;
     // whose session has ended meanwhile is told to sign in, not that a token is wrong: the guard answers
     const nobody = !request.session.person && role !== undefined && role !== 'anyone';
-    if (request.method === 'GET' || request.method === 'HEAD' || nobody) done();
+    if (request.method === 'GET' || request.method === 'HEAD' || nobody || device) done();
     else app.csrfProtection(request, reply, done);
   });
 }
@@ -252,6 +258,7 @@ export async function buildApp(o: AppOptions): Promise<FastifyInstance> {
   app.decorate('planning', house.planning);
   app.decorate('plan', house.plan);
   app.decorate('demo', o.demo ?? false);
+  app.decorate('labelPrinter', o.labelPrinter ?? null);
   answerProblems(app);
   app.setValidatorCompiler<AnySchema>(({ schema, httpPart }) => (data) => ({
     value: httpPart === 'body' ? readBody(schema, data) : readAddress(schema, data),

@@ -56,6 +56,7 @@ const app = await buildApp({
   demo: demo && loopback,
   secure,
   trustProxy,
+  labelPrinter: env.GONIMOS_LABEL_PRINTER,
   web: fileURLToPath(new URL('../../web/dist', import.meta.url)),
   log: true,
 });

@@ -19,10 +19,14 @@ declare module 'fastify' {
     db: Db;
     /** whether this process was started as the demo */
     demo: boolean;
+    /** address of the label printer; null: there is none but the simulated one of the demo */
+    labelPrinter: string | null;
     /** what each route declares, for the test that walks them */
     declared: Declared[];
   }
   interface FastifyContextConfig {
+    /** a simulated device answers here: no session, no token, nothing of the nursery */
+    device?: boolean;
     /** least role that may call the route; every route under /api must say */
     role?: Role | 'anyone';
   }

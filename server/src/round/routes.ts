@@ -1,13 +1,17 @@
 import type { FastifyInstance } from 'fastify';
-import { number, object } from 'yup';
+import { number, object, string } from 'yup';
+import { id, noneOf } from '@gonimos/contract/fields';
 import type { Round } from '@gonimos/contract/round';
 import { addDays } from '@gonimos/core/calendar';
+import { PAPER_OF, PAPERS } from '@gonimos/core/paper';
 import { kitFor } from '@gonimos/core/round';
 import { readFittings } from '../fittings/store.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
+import { unitsOf } from '../people/store.ts';
+import { readBenchSheet } from './sheet.ts';
 import { readSheltered } from '../shelter/store.ts';
 import { readStartsDue } from '../starts/goals.ts';
 import { readArrivals, readStock } from '../stock/store.ts';
@@ -83,6 +87,29 @@ export const roundRoutes =
           starts,
           watch,
         };
+      },
+    });
+
+    route(app, {
+      method: 'GET',
+      url: '/round/sheet',
+      role: 'helper',
+      summary: 'The day’s open steps as a bench sheet, PDF: of all, of one place, or of chosen steps',
+      query: object({
+        place: id().optional(),
+        /** "cohort key", with a bar between steps */
+        steps: string().max(20_000).optional(),
+        paper: string().oneOf(PAPERS, noneOf(PAPERS)),
+      }),
+      handle: async ({ query, person, reply }) => {
+        const units = await unitsOf(app.db, person.id);
+        const ask = { place: query.place ?? null, steps: query.steps?.split('|') ?? null };
+        const sheet = await readBenchSheet(app.db, ask, units, query.paper ?? PAPER_OF[units]);
+        return reply
+          .type('application/pdf')
+          .header('cache-control', 'no-store')
+          .header('content-disposition', `inline; filename="${sheet.name}"`)
+          .send(sheet.pdf);
       },
     });
   };

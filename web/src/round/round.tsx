@@ -219,6 +219,7 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
             flip={several.flip}
             open={(kind) => setOpen({ kind })}
             may={may}
+            bed={bed}
           />
         </header>
         <BedRow />
@@ -269,10 +270,12 @@ interface ToolsProps {
   flip: () => void;
   open: (what: 'see' | 'batch') => void;
   may: boolean;
+  /** the place the round is narrowed to */
+  bed: string | null;
 }
 
 /** What is done with the round as a whole. */
-function Tools({ choosing, flip, open, may }: ToolsProps) {
+function Tools({ choosing, flip, open, may, bed }: ToolsProps) {
   return (
     <span className="flex flex-wrap gap-x-1">
       <button type="button" className={TOOL} onClick={() => open('see')}>
@@ -291,9 +294,14 @@ function Tools({ choosing, flip, open, may }: ToolsProps) {
           <TimerReset size={17} aria-hidden="true" /> Put off many
         </button>
       )}
-      <button type="button" className={`${TOOL} max-sm:hidden`} onClick={() => window.print()}>
-        <Printer size={17} aria-hidden="true" /> Print
-      </button>
+      <a
+        className={`${TOOL} max-sm:hidden`}
+        href={`/api/round/sheet${bed === null ? '' : `?place=${bed}`}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        <Printer size={17} aria-hidden="true" /> Bench sheet
+      </a>
     </span>
   );
 }

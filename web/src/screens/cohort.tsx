@@ -1,4 +1,4 @@
-import { Pencil, Search, Target, TriangleAlert } from 'lucide-react';
+import { Pencil, Printer, Search, Target, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Outlet, useMatch, useParams, useSearchParams } from 'react-router';
 import type { Cohort as Data } from '@gonimos/contract/cohorts';
@@ -64,6 +64,14 @@ function Acts({ cohort, now, small, open }: ActsProps) {
       <button type="button" className="act" onClick={() => open('found')}>
         <TriangleAlert size={18} /> Found
       </button>
+      <a
+        className="act max-sm:hidden"
+        href={`/api/labels?cohorts=${cohort.id}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        <Printer size={18} /> Label
+      </a>
       {may && (
         <button type="button" className="act" onClick={() => open('aim')}>
           <Target size={18} /> Aim

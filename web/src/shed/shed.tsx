@@ -4,6 +4,7 @@ import { Parts } from '../common/parts';
 const PARTS = [
   ['', 'Mixes'],
   ['pots', 'Pots'],
+  ['paper', 'On paper'],
 ] as const;
 
 /** What is potted into what: mixes and their bins, containers and their shelf. */
