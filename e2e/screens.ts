@@ -57,6 +57,14 @@ export const SCREENS: readonly Screen[] = [
   { name: 'pots', ready: 'Containers on the shelf', reach: at('/shed/pots') },
   { name: 'paper', ready: 'Bench sheet', reach: at('/shed/paper') },
   {
+    name: 'which pot',
+    ready: 'to the wall at the narrowest',
+    reach: async (page) => {
+      await page.goto('/shed/fit');
+      await page.getByLabel('Plant of').selectOption({ label: 'FM-30, field maple' });
+    },
+  },
+  {
     name: 'start numbers',
     ready: 'What being surer costs',
     reach: at('/propagation'),

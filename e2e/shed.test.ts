@@ -78,4 +78,27 @@ describe('the potting shed', () => {
     await printed.getByRole('img').first().waitFor();
     expect(await printed.getByRole('img').count()).to.equal(6);
   });
+
+  it('which pot: a ball over every pot, what speaks against each, and what an offset or a cut top changes', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'OP-36');
+    await page.goto(`/shed/fit?cohort=${id}`);
+    await page.getByLabel('Ball across').fill('150');
+    await page.getByLabel('Ball deep').fill('90');
+    const pots = page.getByRole('region', { name: 'Pots', exact: true });
+    const basket = pots.getByRole('button', { name: /pond basket 18 cm/ });
+    await basket.waitFor();
+    await basket.click();
+    await page.getByRole('img', { name: 'The plant in a pond basket 18 cm' }).waitFor();
+    // out of the middle its ball meets the wall, and the pot goes into the fold
+    await page.getByLabel('To the right').fill('40');
+    await pots.getByText(/pots? it does not go into/).click();
+    await basket.getByText(/(touches the wall|wider than the pot) to the/).waitFor();
+    await page.getByLabel('To the right').fill('0');
+    await basket.getByText(/(touches the wall|wider than the pot)/).waitFor({ state: 'detached' });
+    await page.getByLabel('Height').fill('2400');
+    await basket.getByText(/Falls over in a strong wind/).waitFor();
+    await page.getByLabel('Crown left').fill('900');
+    await page.getByText('is not from 10 to 100 %').waitFor();
+  });
 });

@@ -70,6 +70,7 @@ const router = createBrowserRouter([
         ...page(() => import('./shed/shed').then((m) => m.Shed)),
         children: [
           { index: true, ...page(() => import('./mixes/mixes').then((m) => m.MixesPart)) },
+          { path: 'fit', ...page(() => import('./fit/fit').then((m) => m.FitPart)) },
           { path: 'paper', ...page(() => import('./labels/paper').then((m) => m.PaperPart)) },
           { path: 'pots', ...page(() => import('./stock/stock').then((m) => m.Stock)) },
         ],

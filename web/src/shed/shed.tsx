@@ -4,6 +4,7 @@ import { Parts } from '../common/parts';
 const PARTS = [
   ['', 'Mixes'],
   ['pots', 'Pots'],
+  ['fit', 'Which pot'],
   ['paper', 'On paper'],
 ] as const;
 

@@ -1,0 +1,3 @@
+export * from './chain.ts';
+export * from './judge.ts';
+export * from './plant.ts';

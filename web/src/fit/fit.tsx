@@ -1,0 +1,346 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { CohortRow } from '@gonimos/contract/cohorts';
+import type { StockRow } from '@gonimos/contract/stock';
+import { container, CONTAINERS } from '@gonimos/core/containers';
+import {
+  ballDepth,
+  chainTo,
+  rankPots,
+  reachOfRoots,
+  roundReach,
+  type Fit,
+  type Potted,
+  type Setting,
+  type Verdict,
+} from '@gonimos/core/fit';
+import type { LabStart } from '@gonimos/core/lab';
+import { blendOf, recipeFor } from '@gonimos/core/mixes';
+import type { RootRecord } from '@gonimos/core/roots';
+import { taxon } from '@gonimos/core/taxa';
+import { percent, plural } from '@gonimos/core/words';
+import { useRegister } from '../cohorts/queries';
+import { Field } from '../common/field';
+import { Loading } from '../common/loading';
+import { MeasureInput } from '../common/measure-input';
+import { NumberInput } from '../common/number-input';
+import { inUnits, length, unit, volume } from '../common/units';
+import { useRootBench } from '../roots/queries';
+import { useStock } from '../stock/queries';
+import { useTrunkLab } from '../trunk/queries';
+import { Drawing } from './drawing';
+
+/** Pots for one plant each. */
+const POTS = CONTAINERS.filter((c) => c.wall !== 'ground' && !c.shared).map((c) => c.id);
+const MARK: Record<Verdict, string> = { good: '✓', flagged: '!', refused: '✕' };
+const TONE: Record<Verdict, string> = {
+  good: 'text-success',
+  flagged: 'text-warning',
+  refused: 'text-error',
+};
+/** A ball nobody measured is as wide as what it stands in, at half its depth. */
+const ballOf = (id: string) => {
+  const c = container(id);
+  return c.wall === 'ground' || c.shared
+    ? 80
+    : Math.round(Math.min(c.rim[0], c.rim[1], c.base[0] + c.rim[0] / 2));
+};
+
+interface Typed {
+  across: number | undefined;
+  depth: number | undefined;
+  height: number | undefined;
+  crown: number;
+  front: number;
+  aside: number | undefined;
+  behind: number | undefined;
+  roomy: boolean;
+}
+
+const real = (n: number | undefined, least: number, most: number): n is number =>
+  n !== undefined && n >= least && n <= most;
+
+/** What is wrong with what was typed, by field. */
+function faultsOf(t: Typed, drawn: boolean): Partial<Record<keyof Typed, string>> {
+  const faults: Partial<Record<keyof Typed, string>> = {};
+  if (!drawn && !real(t.across, 5, 2000)) faults.across = `is not from ${length(5)} to ${length(2000)}`;
+  if (!real(t.depth, 5, 1000)) faults.depth = `is not from ${length(5)} to ${length(1000)}`;
+  if (!real(t.height, 20, 10_000)) faults.height = `is not from ${length(20)} to ${length(10_000)}`;
+  if (!real(t.crown, 10, 100)) faults.crown = 'is not from 10 to 100 %';
+  if (!real(t.front, 0, 360)) faults.front = 'is not from 0 to 360°';
+  for (const side of ['aside', 'behind'] as const)
+    if (!real(t[side], -500, 500)) faults[side] = `is not within ${length(500)}`;
+  return faults;
+}
+
+interface HeldProps {
+  cohort: CohortRow;
+  start: LabStart;
+  record: RootRecord | null;
+  goal: number | null;
+  stock: readonly StockRow[];
+}
+
+function Reasons({ fit }: { fit: Fit }) {
+  return (
+    <ul>
+      {fit.reasons.map((r) => (
+        <li key={r.text} className="flex gap-2">
+          <span className={`font-bold ${TONE[r.verdict]}`} aria-hidden>
+            {MARK[r.verdict]}
+          </span>
+          {inUnits(r.text)}.
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** How many stand on the shelf, and how many the cohort wants. */
+function Shelf({ pot, stock, plants }: { pot: string; stock: readonly StockRow[]; plants: number }) {
+  const have = stock.find((s) => s.container === pot)?.have ?? null;
+  if (have === null) return <span className="soft">not counted</span>;
+  return have < plants ? (
+    <strong className="text-accent">
+      {have} there, {plants - have} short for {plants}
+    </strong>
+  ) : (
+    <span className="soft">{have} there</span>
+  );
+}
+
+/** What its verdict rests on. */
+const why = ({ reasons, verdict }: Fit): string =>
+  reasons
+    .filter((r) => r.verdict === verdict)
+    .map((r) => r.text)
+    .join('; ');
+
+interface PotsProps {
+  fits: readonly Fit[];
+  shown: Fit | undefined;
+  onChoose: (pot: string) => void;
+  stock: readonly StockRow[];
+  plants: number;
+}
+
+function PotLines({ fits, shown, onChoose, stock, plants }: PotsProps) {
+  return (
+    <ol className="divide-y divide-base-300 border-y border-base-300">
+      {fits.map((f) => (
+        <li key={f.pot.id}>
+          <button
+            type="button"
+            aria-pressed={f === shown}
+            className={`grid min-h-12 w-full grid-cols-[1.5rem_minmax(0,1fr)_auto] items-baseline gap-x-2 px-2 py-2 text-left ${f === shown ? 'bg-base-200' : ''}`}
+            onClick={() => onChoose(f.pot.id)}
+          >
+            <span className={`text-center font-bold ${TONE[f.verdict]}`}>
+              {MARK[f.verdict]}
+              <span className="sr-only">{f.verdict}</span>
+            </span>
+            <span>
+              <strong>{f.pot.name}</strong>, {volume(f.litres)}
+              <span className="soft block text-sm">{inUnits(why(f))}</span>
+            </span>
+            <span className="max-w-32 text-right text-sm">
+              <Shelf pot={f.pot.id} stock={stock} plants={plants} />
+            </span>
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Pots that can be used, the best first; those it does not go into lie in a fold. */
+function Pots(p: PotsProps) {
+  const can = p.fits.filter((f) => f.verdict !== 'refused');
+  const not = p.fits.filter((f) => f.verdict === 'refused');
+  return (
+    <section aria-label="Pots" className="grid gap-3">
+      {can.length > 0 ? <PotLines {...p} fits={can} /> : <p>It goes into none of the pots there are.</p>}
+      {not.length > 0 && (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2.5">
+            {plural(not.length, 'pot')} it does not go into
+          </summary>
+          <PotLines {...p} fits={not} />
+        </details>
+      )}
+    </section>
+  );
+}
+
+/** Pots on the way to the goal, when each is full of root. */
+function Chain({ start, from, goal }: { start: LabStart; from: string; goal: number }) {
+  const chain = useMemo(() => chainTo(start, from, goal), [start, from, goal]);
+  return (
+    <section aria-label="On the way">
+      <h3 className="text-lg">On the way to {length(goal)}</h3>
+      {chain.moves.length === 0 && <p>It stays in what it stands in.</p>}
+      <ol className="list-decimal pl-5">
+        {chain.moves.map((m) => (
+          <li key={m.year}>
+            {container(m.container).name}, spring {m.year}, at {length(m.caliper)}
+          </li>
+        ))}
+      </ol>
+      <p className="soft">
+        {chain.reached === null ? 'Not reached in fifteen years' : `Reached in ${chain.reached}`},{' '}
+        {volume(chain.litres)} of mix a plant. Air-pruning pots, each left when it is full of root; middling
+        weather.
+      </p>
+    </section>
+  );
+}
+
+function Held({ cohort, start, record, goal, stock }: HeldProps) {
+  const kind = taxon(cohort.taxonId);
+  const [t, setT] = useState<Typed>(() => {
+    const across = ballOf(cohort.container);
+    const depth = record ? ballDepth(reachOfRoots(record)) : Math.min(120, across * 0.6);
+    const height = Math.round(start.height ?? start.caliper * 40);
+    const set = { crown: 100, front: record?.front ?? 180, aside: 0, behind: 0, roomy: false };
+    return { across, depth: Math.round(depth), height, ...set };
+  });
+  const set = (more: Partial<Typed>) => setT((was) => ({ ...was, ...more }));
+  const faults = faultsOf(t, record !== null);
+  const asked = useDeferredValue(t);
+  const ranked = useMemo(() => {
+    if (Object.keys(faultsOf(asked, record !== null)).length > 0) return null;
+    const plant: Potted = {
+      group: kind.group,
+      caliper: start.caliper,
+      height: asked.height!,
+      crown: asked.crown / 100,
+      reach: record ? reachOfRoots(record) : roundReach(asked.across!),
+      depth: asked.depth!,
+    };
+    const setting: Setting = {
+      front: asked.front,
+      aside: asked.aside!,
+      behind: asked.behind!,
+      roomy: asked.roomy,
+    };
+    const blend = blendOf(recipeFor(kind.group, 'by-kind').parts);
+    return { plant, setting, fits: rankPots(plant, POTS, setting, blend) };
+  }, [asked, record, kind, start]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const shown = ranked?.fits.find((f) => f.pot.id === chosen) ?? ranked?.fits[0];
+  const mm = (
+    name: 'across' | 'depth' | 'height' | 'aside' | 'behind',
+    label: string,
+    hint = unit('length'),
+  ) => (
+    <Field label={label} hint={hint} error={faults[name]}>
+      <MeasureInput quantity="length" value={t[name]} onChange={(n) => set({ [name]: n })} />
+    </Field>
+  );
+  return (
+    <div className="grid gap-7 xl:grid-cols-[minmax(0,1fr)_28rem]">
+      <div className="grid content-start gap-5">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          {record ? (
+            <p className="soft col-span-2 self-center">The ball is that of the last drawing of its roots.</p>
+          ) : (
+            mm('across', 'Ball across')
+          )}
+          {mm('depth', 'Ball deep')}
+          {mm('height', 'Height')}
+          <Field label="Crown left" hint="% after the top is cut" error={faults.crown}>
+            <NumberInput value={t.crown} onChange={(crown) => set({ crown })} />
+          </Field>
+          <Field label="Front" hint="° from the mark" error={faults.front}>
+            <NumberInput value={t.front} onChange={(front) => set({ front })} />
+          </Field>
+          {mm('aside', 'To the right', 'of the middle')}
+          {mm('behind', 'To the back', 'of the middle')}
+        </div>
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={t.roomy}
+            onChange={(e) => set({ roomy: e.target.checked })}
+          />
+          Roomy on purpose: it is to grow into it
+        </label>
+        {ranked && (
+          <Pots fits={ranked.fits} shown={shown} onChoose={setChosen} stock={stock} plants={cohort.live} />
+        )}
+      </div>
+      {ranked && shown && (
+        <aside className="grid content-start gap-4">
+          <h3 className="text-lg first-letter:uppercase">{shown.pot.name}</h3>
+          <Drawing fit={shown} plant={ranked.plant} setting={ranked.setting} />
+          <Reasons fit={shown} />
+          <p className="soft">
+            {length(Math.max(0, shown.clear))} to the wall at the narrowest,{' '}
+            {length(Math.max(0, shown.below))} of mix below. In a wind of 12 m/s it bears{' '}
+            {percent(shown.stands.dry)} of what it must when dry, {percent(shown.stands.wet)} wet.
+          </p>
+          {goal !== null && goal > start.caliper && (
+            <Chain start={start} from={cohort.container} goal={goal} />
+          )}
+          <p className="soft text-sm">
+            Common practice, no source, but for the pipe model behind the leaf area. Left: from above, the
+            front below. Right: from the front.
+          </p>
+        </aside>
+      )}
+    </div>
+  );
+}
+
+function Fitted({ cohort }: { cohort: CohortRow }) {
+  const lab = useTrunkLab(cohort.id);
+  const roots = useRootBench(cohort.id);
+  const stock = useStock();
+  if (!lab.data || !roots.data || !stock.data)
+    return <Loading error={lab.error ?? roots.error ?? stock.error} />;
+  return (
+    <Held
+      cohort={cohort}
+      start={lab.data.start}
+      record={roots.data.records.at(-1)?.record ?? null}
+      goal={lab.data.goal}
+      stock={stock.data}
+    />
+  );
+}
+
+/** A cohort’s plant held over every pot there is. */
+export function FitPart() {
+  const { data, error } = useRegister();
+  const [query, setQuery] = useSearchParams();
+  if (!data) return <Loading error={error} />;
+  const growing = data.filter((c) => c.growing && c.live > 0);
+  const cohort = growing.find((c) => c.id === query.get('cohort'));
+  return (
+    <div className="grid gap-5">
+      <Field label="Plant of" className="max-w-sm">
+        <select
+          className="select"
+          value={cohort?.id ?? ''}
+          onChange={(e) => setQuery(e.target.value ? { cohort: e.target.value } : {}, { replace: true })}
+        >
+          <option value="">choose a cohort</option>
+          {growing.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.code}, {taxon(c.taxonId).name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      {cohort ? (
+        <Fitted key={cohort.id} cohort={cohort} />
+      ) : (
+        <p className="soft max-w-prose">
+          Choose what is to be potted: its ball is held over every pot on the shelf, and each says what speaks
+          for it and what against.
+        </p>
+      )}
+    </div>
+  );
+}
