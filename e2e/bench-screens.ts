@@ -13,6 +13,7 @@ const ASKED: readonly [link: string, ready: string][] = [
   ['Year', 'Lock this week'],
   ['Start', 'What being surer costs'],
   ['Shed', 'In the bins'],
+  ['Benches', 'What stands where'],
   ['Season', 'Leaf fall done'],
   ['Library', 'Seed-raised pine'],
   ['Nursery', 'Places'],

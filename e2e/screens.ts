@@ -52,6 +52,7 @@ export const SCREENS: readonly Screen[] = [
   { name: 'stem', ready: 'Where to cut', reach: tab('Stem'), picture: 'stem' },
   { name: 'trunk', ready: 'Base caliper', reach: tab('Trunk') },
   { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage'), picture: 'lineage' },
+  { name: 'benches', ready: 'more than fits', reach: at('/benches') },
   { name: 'mixes', ready: 'In the bins', reach: at('/shed') },
   { name: 'own mix', ready: 'Drain test', reach: press('Your own from it') },
   { name: 'pots', ready: 'Containers on the shelf', reach: at('/shed/pots') },

@@ -1,4 +1,5 @@
 import type { PlaceKind } from './nursery.ts';
+import type { MonthFull } from '@gonimos/core/beds';
 import type { RingRun } from '@gonimos/core/trunk';
 
 /** A cohort as it is drawn in its bed. */
@@ -8,6 +9,31 @@ export interface BedCohort {
   container: string;
   goalCaliper: number | null;
   rings: RingRun;
+}
+
+/** A cohort on its bench, with the room it takes. */
+export interface RoomCohort {
+  id: string;
+  code: string;
+  taxonId: string;
+  plants: number;
+  container: string;
+  /** mm at the base, as expected */
+  caliper: number;
+  /** held apart: it may not be moved */
+  held: boolean;
+}
+
+/** A place with its room, how full it is and will be. */
+export interface BedRoom {
+  id: string;
+  name: string;
+  kind: PlaceKind;
+  /** mm; null: nobody measured it */
+  length: number | null;
+  width: number | null;
+  months: MonthFull[];
+  cohorts: RoomCohort[];
 }
 
 /** A place of the nursery seen from above. */

@@ -75,6 +75,7 @@ const router = createBrowserRouter([
           { path: 'pots', ...page(() => import('./stock/stock').then((m) => m.Stock)) },
         ],
       },
+      { path: '/benches', ...page(() => import('./beds/benches').then((m) => m.Benches)) },
       { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },
       {
         path: '/library',

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
+import { readRoom } from './room.ts';
 import { readBeds } from './store.ts';
 
 export function bedRoutes(app: FastifyInstance): void {
@@ -10,5 +11,13 @@ export function bedRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'The nursery from above: every place with its cohorts and what is due there',
     handle: async () => readBeds(app.db, todayAt(await readNursery(app.db))),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/beds/room',
+    role: 'helper',
+    summary: 'Every place with its room, what stands there, and how full it will be month by month',
+    handle: async () => readRoom(app.db, todayAt(await readNursery(app.db))),
   });
 }

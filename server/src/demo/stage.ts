@@ -38,11 +38,19 @@ export type DemoPerson = (typeof PEOPLE)[number]['name'];
 export type DemoPlace = 'Cold frame' | 'North bench' | 'South bench' | 'Ground row A' | 'Heated house';
 
 export const PLACES = [
-  { name: 'Cold frame', kind: 'frame', night: 1.5, day: 2.5, heatedTo: null, length: 4200, width: 1200 },
-  { name: 'North bench', kind: 'outdoors', night: 0, day: -0.5, heatedTo: null, length: 14000, width: 1400 },
-  { name: 'South bench', kind: 'outdoors', night: 0.3, day: 1.2, heatedTo: null, length: 9000, width: 1400 },
-  { name: 'Ground row A', kind: 'ground', night: 0, day: 0, heatedTo: null, length: 60000, width: 3000 },
-  { name: 'Heated house', kind: 'house', night: 8, day: 8, heatedTo: 15, length: 5000, width: 900 },
+  { name: 'Cold frame', kind: 'frame', night: 1.5, day: 2.5, heatedTo: null, length: 24_000, width: 1500 },
+  { name: 'North bench', kind: 'outdoors', night: 0, day: -0.5, heatedTo: null, length: 16_800, width: 1400 },
+  {
+    name: 'South bench',
+    kind: 'outdoors',
+    night: 0.3,
+    day: 1.2,
+    heatedTo: null,
+    length: 18_600,
+    width: 1400,
+  },
+  { name: 'Ground row A', kind: 'ground', night: 0, day: 0, heatedTo: null, length: 60_000, width: 3000 },
+  { name: 'Heated house', kind: 'house', night: 8, day: 8, heatedTo: 15, length: 8000, width: 1200 },
 ] as const;
 
 /** What goes to watering and weeding each week, as the Tessarys reckon it. */

@@ -1,5 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Bed } from '@gonimos/contract/beds';
-import { get } from '../common/api';
+import type { Bed, BedRoom } from '@gonimos/contract/beds';
+import type { Outcome } from '@gonimos/contract/outcome';
+import { call, get } from '../common/api';
+import { offerUndo } from '../common/undo';
+import { useWrite } from '../common/write';
 
 export const useBeds = () => useQuery({ queryKey: ['beds'], queryFn: () => get<Bed[]>('/beds') });
+
+/** Every place with its room and what stands there. */
+export const useRoom = () => useQuery({ queryKey: ['room'], queryFn: () => get<BedRoom[]>('/beds/room') });
+
+/** A whole cohort goes to another place; the rule of exposure may refuse it. */
+export const useMoveCohort = () =>
+  useWrite(async (m: { cohortId: string; placeId: string; on: string; meant: boolean }, id) => {
+    const { placeId, ...rest } = m;
+    const record = { id, ...rest, stepKey: null, details: { standing: { placeId } } };
+    const outcome = await call<Outcome>('POST', '/records', record);
+    offerUndo(outcome.recordId, 'Moved.', outcome.moved.length);
+    return outcome;
+  });

@@ -20,6 +20,8 @@ export const keepUnits = (units: UnitSystem): void => {
 
 /** A length, mm. `decimals`: of millimetres. */
 export const length = (mm: number, decimals = 0): string => showMeasure(mm, 'length', system, decimals);
+/** The side of a place: in metres, or in feet. */
+export const far = (mm: number): string => (system === 'US' ? length(mm) : `${(mm / 1000).toFixed(1)} m`);
 export const volume = (litres: number): string => showMeasure(litres, 'volume', system);
 export const weight = (kg: number): string => showMeasure(kg, 'weight', system);
 export const temperature = (celsius: number, decimals = 0): string =>

@@ -60,8 +60,8 @@ function Head({ onFind, onMe }: { onFind: () => void; onMe: () => void }) {
   const due = useRound().data?.open;
   const name = useSession().data?.person?.name ?? '';
   return (
-    <div className="hidden items-end gap-4 lg:flex">
-      <p className="max-w-52 truncate pb-2 font-head text-xl font-bold">{nursery?.name}</p>
+    <div className="hidden items-end gap-3 lg:flex">
+      <p className="max-w-52 min-w-24 truncate pb-2 font-head text-xl font-bold">{nursery?.name}</p>
       <nav aria-label="Places" className="flex items-end">
         {WAYS.map((w) => (
           <NavLink key={w.to} to={w.to} end={w.to === '/'} className="way">
@@ -74,7 +74,7 @@ function Head({ onFind, onMe }: { onFind: () => void; onMe: () => void }) {
         <DemoCalendar className="max-xl:hidden" />
         <PlaceChoice />
         <button type="button" className={QUIET} onClick={onFind}>
-          <Search size={17} /> Find <kbd className="soft max-xl:hidden">/</kbd>
+          <Search size={17} /> Find <kbd className="soft max-2xl:hidden">/</kbd>
         </button>
         <button type="button" className={QUIET} onClick={onMe}>
           <span className="sr-only">You and this device: </span>

@@ -33,6 +33,8 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
       day: String(place?.day ?? 0),
       heatedTo: place?.heatedTo == null ? '' : measureText(place.heatedTo, 'temperature'),
       light: place?.light ?? 'full',
+      length: measureText(place?.length),
+      width: measureText(place?.width),
     },
     schema: place ? editPlace : newPlace,
     payload: (v) => ({
@@ -40,6 +42,8 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
       night: typedMeasure(v.night, 'difference'),
       day: typedMeasure(v.day, 'difference'),
       heatedTo: typedMeasure(v.heatedTo, 'temperature') ?? null,
+      length: typedMeasure(v.length, 'length') ?? null,
+      width: typedMeasure(v.width, 'length') ?? null,
       ...(place ? { id: place.id, version: place.version } : {}),
     }),
   });
@@ -81,6 +85,22 @@ function PlaceSheet({ place, onClose }: { place: Place | null; onClose: () => vo
             ))}
           </select>
         </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field
+            label="Length"
+            hint={`${unit('length')}, or 12 m; empty: not measured`}
+            error={errors.length?.message}
+          >
+            <input className="input" autoComplete="off" {...form.register('length')} />
+          </Field>
+          <Field
+            label="Width"
+            hint={`${unit('length')}, of what plants stand on`}
+            error={errors.width?.message}
+          >
+            <input className="input" autoComplete="off" {...form.register('width')} />
+          </Field>
+        </div>
         <button className="btn btn-primary btn-tall" disabled={edit.isPending || add.isPending}>
           {edit.isPending ? 'Planning every course again …' : 'Save'}
         </button>

@@ -1,0 +1,108 @@
+import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
+import { monthsFrom, roomByMonth, type MonthFull, type Standing } from '@gonimos/core/beds';
+import { addDays } from '@gonimos/core/calendar';
+import { groupBy } from '@gonimos/core/group';
+import { percent } from '@gonimos/core/words';
+import { caliperBefore, type RingRun } from '@gonimos/core/trunk';
+import type { Sql } from '../db/index.ts';
+import { listPlaces } from '../nursery/store.ts';
+import { heldColumn, joinHeld } from '../visits/held.ts';
+import type { WatchLine } from '../watch/watch.ts';
+
+/** Months that are looked ahead. */
+const AHEAD = 12;
+const YEAR = 365;
+/** A bench that will be fuller than this is told on the round, within so many months. */
+const FULL = 1.05;
+const TOLD = 4;
+
+interface Row extends Omit<RoomCohort, 'caliper'> {
+  placeId: string;
+  rings: RingRun;
+}
+
+async function readCohorts(sql: Sql): Promise<Row[]> {
+  const rows: (Omit<Row, 'held'> & { held: object | null })[] = await joinHeld(sql('cohort as c'))
+    .where('c.growing', true)
+    // guests stand in the pots of others
+    .whereNull('c.hostId')
+    .orderBy('c.code')
+    .select({
+      id: 'c.id',
+      code: 'c.code',
+      taxonId: 'c.taxonId',
+      container: 'c.container',
+      placeId: 'c.placeId',
+      rings: 'c.rings',
+      plants: sql.raw('greatest(c.live, c.pending)'),
+    })
+    .select(heldColumn(sql));
+  return rows.map((r) => ({ ...r, held: r.held !== null }));
+}
+
+/** Moves into other pots that are planned within the year. */
+async function readMoves(sql: Sql, today: string): Promise<Map<string, { on: string; container: string }[]>> {
+  const rows: { cohortId: string; on: string; container: string }[] = await sql('course_step as s')
+    .where('s.status', 'planned')
+    .whereNotNull('s.container')
+    .whereBetween('s.target', [today, addDays(today, YEAR)])
+    .orderBy('s.target')
+    .select({ cohortId: 's.cohortId', on: 's.target', container: 's.container' });
+  return new Map([...groupBy(rows, (r) => r.cohortId)]);
+}
+
+/** Every place with what stands there to scale, and how full it is and will be. */
+export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
+  const [places, cohorts, moves] = await Promise.all([
+    listPlaces(sql),
+    readCohorts(sql),
+    readMoves(sql, today),
+  ]);
+  const year = Number(today.slice(0, 4));
+  const caliper = (r: Row, at: number) => caliperBefore(r.rings, at);
+  const standing = cohorts.map((c): Standing => ({
+    placeId: c.placeId,
+    container: c.container,
+    plants: c.plants,
+    caliper: { now: caliper(c, year), later: caliper(c, year + 1) },
+    moves: moves.get(c.id) ?? [],
+  }));
+  const rooms = places.map(({ id, length, width }) => ({
+    id,
+    area: length === null || width === null ? null : (length * width) / 1e6,
+  }));
+  const full = roomByMonth(rooms, standing, monthsFrom(today, AHEAD));
+  const byPlace = groupBy(cohorts, (c) => c.placeId);
+  return places.map(({ id, name, kind, length, width }) => ({
+    id,
+    name,
+    kind,
+    length,
+    width,
+    months: full.get(id)!,
+    cohorts: (byPlace.get(id) ?? []).map(({ placeId: _place, rings, ...c }) => ({
+      ...c,
+      caliper: caliperBefore(rings, year),
+    })),
+  }));
+}
+
+/** Benches that will hold more than they have room for, in the month that begins. */
+export async function roomWatch(sql: Sql, today: string): Promise<WatchLine[]> {
+  const told = (p: BedRoom): { month: MonthFull; ahead: number } | null => {
+    const ahead = p.months.slice(0, TOLD).findIndex((m) => (m.share ?? 0) > FULL);
+    return ahead < 0 ? null : { month: p.months[ahead], ahead };
+  };
+  const lines: WatchLine[] = [];
+  for (const p of await readRoom(sql, today)) {
+    const found = told(p);
+    if (!found) continue;
+    const when = found.ahead === 0 ? today : `${found.month.month}-01`;
+    lines.push({
+      text: `${p.name}: ${percent(found.month.share!)} of its room taken ${found.ahead === 0 ? 'now' : 'then'}, as planned`,
+      when,
+      cohortId: null,
+    });
+  }
+  return lines;
+}

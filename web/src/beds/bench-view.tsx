@@ -1,0 +1,89 @@
+import { memo, type PointerEvent } from 'react';
+import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
+import { footprintOf, layOut } from '@gonimos/core/beds';
+import { container } from '@gonimos/core/containers';
+
+/** Points a bench of the full length is wide. */
+const WIDE = 1000;
+
+interface Props {
+  bed: BedRoom;
+  /** mm of the longest bench: all are drawn to one scale */
+  longest: number;
+  chosen: string | null;
+  /** a cohort is held over this bench */
+  under: boolean;
+  onTake: (cohort: RoomCohort, e: PointerEvent) => void;
+}
+
+/** Pots of a cohort as one path: two thousand of them are drawn as a few. */
+function potsPath(spots: readonly { x: number; y: number }[], c: RoomCohort, scale: number): string {
+  const kind = container(c.container);
+  const [w, h] = kind.wall === 'ground' ? [60, 60] : [Math.min(...kind.rim), Math.max(...kind.rim)];
+  const [rx, ry] = [(w / 2) * scale, (h / 2) * scale];
+  const round = kind.shape === 'round' || kind.wall === 'ground';
+  return spots
+    .map(({ x, y }) => {
+      const [cx, cy] = [x * scale, y * scale];
+      return round
+        ? `M${cx - rx} ${cy}a${rx} ${rx} 0 1 0 ${2 * rx} 0a${rx} ${rx} 0 1 0 ${-2 * rx} 0Z`
+        : `M${cx - rx} ${cy - ry}h${2 * rx}v${2 * ry}h${-2 * rx}Z`;
+    })
+    .join('');
+}
+
+/** Stems in the pots, as thick as they are. */
+const stemsPath = (spots: readonly { x: number; y: number }[], caliper: number, scale: number): string => {
+  const r = Math.max(0.7, (caliper / 2) * scale * 2);
+  return spots
+    .map(
+      ({ x, y }) => `M${x * scale - r} ${y * scale}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`,
+    )
+    .join('');
+};
+
+/** A bench from above with its pots as they stand, to scale. */
+export const BenchView = memo(function BenchView({ bed, longest, chosen, under, onTake }: Props) {
+  const { length, width, cohorts } = bed;
+  if (length === null || width === null) return null;
+  const scale = WIDE / longest;
+  const laid = layOut(
+    length,
+    width,
+    cohorts.map((c) => footprintOf(c.container, c.plants, c.caliper)),
+  );
+  return (
+    <svg
+      viewBox={`-2 -2 ${WIDE + 4} ${width * scale + 4}`}
+      className="block w-full touch-none"
+      role="img"
+      aria-label={`${bed.name} from above, ${cohorts.length} cohorts`}
+      data-bed={bed.id}
+    >
+      <rect
+        width={length * scale}
+        height={width * scale}
+        fill={under ? 'var(--celadon)' : 'var(--color-base-100)'}
+        stroke="currentColor"
+        strokeWidth={under ? 3 : 1.5}
+        strokeDasharray={bed.kind === 'ground' ? '6 4' : undefined}
+      />
+      {cohorts.map((c, i) => {
+        const { spots } = laid[i];
+        if (spots.length === 0) return null;
+        const picked = c.id === chosen;
+        return (
+          <g key={c.id} onPointerDown={(e) => onTake(c, e)} style={{ cursor: 'grab' }}>
+            <path
+              d={potsPath(spots, c, scale)}
+              fill={picked ? 'var(--wood)' : i % 2 === 0 ? 'var(--wood-pale)' : 'var(--rest)'}
+              stroke={picked ? 'currentColor' : 'var(--wood-line)'}
+              strokeWidth={picked ? 1.4 : 0.5}
+            />
+            <path d={stemsPath(spots, c.caliper, scale)} fill="var(--wood-line)" pointerEvents="none" />
+          </g>
+        );
+      })}
+    </svg>
+  );
+});

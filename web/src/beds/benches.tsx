@@ -1,0 +1,244 @@
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
+import { areaOf, footprintOf } from '@gonimos/core/beds';
+import { container } from '@gonimos/core/containers';
+import { taxon } from '@gonimos/core/taxa';
+import { percent, plural } from '@gonimos/core/words';
+import { Failure } from '../common/api';
+import { Field, Trouble } from '../common/field';
+import { Loading } from '../common/loading';
+import { area, far } from '../common/units';
+import { useToday } from '../nursery/queries';
+import { useMoveCohort, useRoom } from './queries';
+import { BenchView } from './bench-view';
+import { useDrag } from './use-drag';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
+const FULL = 1;
+const monthName = (month: string) => MONTHS[Number(month.slice(5)) - 1];
+
+/** How full a bench will be, month by month: a bar each, a line where it is full. */
+function Months({ bed }: { bed: BedRoom }) {
+  const most = Math.max(1.2, ...bed.months.map((m) => m.share ?? 0));
+  return (
+    <ol className="grid grid-cols-12 items-end gap-px" aria-label={`${bed.name}, room by month`}>
+      {bed.months.map((m) => {
+        const share = m.share ?? 0;
+        const over = share > FULL;
+        return (
+          <li key={m.month} className="grid gap-0.5 text-center text-xs">
+            <span className={over ? 'font-bold text-accent' : 'soft'}>{Math.round(share * 100)}</span>
+            <span className="relative flex h-10 items-end" aria-hidden>
+              <span
+                className="absolute inset-x-0 border-t border-dashed border-base-content/50"
+                style={{ bottom: `${100 / most}%` }}
+              />
+              <span
+                className={`w-full ${over ? 'bg-accent' : 'bg-[var(--celadon-deep)]'}`}
+                style={{ height: `${(100 * share) / most}%` }}
+              />
+            </span>
+            <span className="soft">{monthName(m.month)}</span>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** In words what a bench comes to. */
+function Verdict({ bed }: { bed: BedRoom }) {
+  const [now] = bed.months;
+  if (bed.length === null || bed.width === null || now.share === null)
+    return (
+      <p>
+        {area(now.taken)} taken; nobody has measured its room:{' '}
+        <Link className="underline" to="/nursery">
+          say how long and wide it is
+        </Link>
+        .
+      </p>
+    );
+  const worst = bed.months.reduce((a, b) => ((b.share ?? 0) > (a.share ?? 0) ? b : a));
+  return (
+    <p>
+      {far(bed.length)} × {far(bed.width)}, {area(now.taken)} taken: <strong>{percent(now.share)}</strong>.{' '}
+      {(worst.share ?? 0) > FULL && (
+        <strong className="text-accent">
+          {percent(worst.share!)} in {monthName(worst.month)}: more than fits.
+        </strong>
+      )}
+    </p>
+  );
+}
+
+interface MoveProps {
+  cohort: RoomCohort;
+  from: BedRoom;
+  beds: readonly BedRoom[];
+  to: string;
+  onTo: (bed: string) => void;
+  onDone: () => void;
+  today: string;
+}
+
+/** The cohort in hand: what room it takes, where it could go, and what comes of that. */
+function Move({ cohort, from, beds, to, onTo, onDone, today }: MoveProps) {
+  const move = useMoveCohort();
+  const go = (meant: boolean) =>
+    move.mutate({ cohortId: cohort.id, placeId: to, on: today, meant }, { onSuccess: onDone });
+  const takes = areaOf(footprintOf(cohort.container, cohort.plants, cohort.caliper));
+  const target = beds.find((b) => b.id === to);
+  const room = target?.length && target.width ? (target.length * target.width) / 1e6 : null;
+  const then = target && room ? (target.months[0].taken + takes) / room : null;
+  return (
+    <section aria-label={`Move ${cohort.code}`} className="card-plain grid gap-3 p-4">
+      <p>
+        <Link className="font-semibold underline" to={`/cohorts/${cohort.id}`}>
+          {cohort.code}
+        </Link>
+        , {plural(cohort.plants, taxon(cohort.taxonId).name, `× ${taxon(cohort.taxonId).name}`)} in{' '}
+        {container(cohort.container).name}: {area(takes)} on {from.name}.
+      </p>
+      {cohort.held ? (
+        <p>Held apart: it stays until it is released.</p>
+      ) : (
+        <div className="flex flex-wrap items-end gap-3">
+          <Field label="Move it to" className="w-56">
+            <select className="select" value={to} onChange={(e) => onTo(e.target.value)}>
+              <option value="">choose a place</option>
+              {beds
+                .filter((b) => b.id !== from.id)
+                .map((b) => (
+                  <option key={b.id} value={b.id}>
+                    {b.name}
+                  </option>
+                ))}
+            </select>
+          </Field>
+          <button
+            type="button"
+            className="btn btn-primary btn-tall"
+            disabled={!target || move.isPending}
+            onClick={() => go(false)}
+          >
+            {move.isPending ? 'Planning again …' : 'Move all of them'}
+          </button>
+          <button type="button" className="btn btn-ghost btn-tall" onClick={onDone}>
+            Leave it
+          </button>
+          {then !== null && (
+            <p className={then > FULL ? 'font-semibold text-accent' : ''}>
+              {target!.name} would be {percent(then)} full.
+            </p>
+          )}
+        </div>
+      )}
+      {move.error && (
+        <div className="grid gap-2">
+          <Trouble>{move.error.message}</Trouble>
+          {move.error instanceof Failure &&
+            move.error.problem?.code === 'refused-by-a-rule' &&
+            !cohort.held && (
+              <button
+                type="button"
+                className="btn btn-outline btn-tall justify-self-start"
+                onClick={() => go(true)}
+              >
+                Move them all the same
+              </button>
+            )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Places with what stands on them to scale, how full they will be, and moves between them. */
+export function Benches() {
+  const { data, error } = useRoom();
+  const today = useToday();
+  const [query, setQuery] = useSearchParams();
+  const [to, setTo] = useState('');
+  const chosen = query.get('cohort');
+  const choose = (id: string | null) => {
+    setTo('');
+    setQuery(id ? { cohort: id } : {}, { replace: true });
+  };
+  const { mark, held, over, take } = useDrag(
+    (c) => choose(c.id === chosen ? null : c.id),
+    (c, bed) => {
+      choose(c.id);
+      setTo(bed);
+    },
+  );
+  if (!data || !today) return <Loading error={error} />;
+  // rows in the ground are far longer than benches: they have a scale of their own
+  const longest = Math.max(1000, ...data.map((b) => (b.kind === 'ground' ? 0 : (b.length ?? 0))));
+  const from = data.find((b) => b.cohorts.some((c) => c.id === chosen));
+  const cohort = from?.cohorts.find((c) => c.id === chosen);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 px-4 py-6 lg:px-6">
+      <header>
+        <h1 className="text-3xl">Benches</h1>
+        <p className="soft max-w-prose">
+          What stands where, to scale, with room between pots and crowns. Take a cohort by hand to another
+          bench, or choose it in the list. Months: how full each will be when everything planned is potted on
+          where it stands. Gaps and crowns are common practice, no source.
+        </p>
+      </header>
+      {cohort && from && (
+        <Move
+          key={cohort.id}
+          cohort={cohort}
+          from={from}
+          beds={data}
+          to={to}
+          onTo={setTo}
+          onDone={() => choose(null)}
+          today={today}
+        />
+      )}
+      {data.map((bed) => (
+        <section key={bed.id} aria-label={bed.name} className="grid gap-2 border-t border-base-300 pt-3">
+          <div className="grid items-end gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1fr)_24rem]">
+            <div>
+              <h2 className="text-xl">{bed.name}</h2>
+              <Verdict bed={bed} />
+            </div>
+            {bed.months[0].share !== null && <Months bed={bed} />}
+          </div>
+          <BenchView
+            bed={bed}
+            longest={bed.kind === 'ground' ? (bed.length ?? longest) : longest}
+            chosen={chosen}
+            under={held !== null && over === bed.id}
+            onTake={take}
+          />
+          <div className="flex flex-wrap gap-1.5" role="group" aria-label={`Cohorts at ${bed.name}`}>
+            {bed.cohorts.map((c) => (
+              <button
+                key={c.id}
+                type="button"
+                aria-pressed={c.id === chosen}
+                className={`btn btn-sm min-h-11 lg:min-h-8 ${c.id === chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
+                onClick={() => choose(c.id === chosen ? null : c.id)}
+              >
+                {c.code} <span className="font-normal">{c.plants}</span>
+              </button>
+            ))}
+          </div>
+        </section>
+      ))}
+      {held && (
+        <div
+          ref={mark}
+          className="pointer-events-none fixed top-0 left-0 z-20 rounded-field bg-neutral px-2 py-1 text-sm font-bold text-neutral-content"
+        >
+          {held.code}
+        </div>
+      )}
+    </div>
+  );
+}
