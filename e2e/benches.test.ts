@@ -10,7 +10,7 @@ describe('the benches', () => {
 
   it('a full bench is told months ahead, on the round too; a cohort moves by keyboard, and goes back', async () => {
     const { page } = await at.enter('Grower');
-    await page.getByText(/North bench: 1\d\d % of its room taken/).waitFor();
+    await page.getByText(/North bench: 1\d\d % of its room in \w+, as planned/).waitFor();
     await page.goto('/benches');
     const north = page.getByRole('region', { name: 'North bench' });
     await north.getByText(/1\d\d % in \w+: more than fits/).waitFor();

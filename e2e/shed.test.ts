@@ -101,4 +101,30 @@ describe('the potting shed', () => {
     await page.getByLabel('Crown left').fill('900');
     await page.getByText('is not from 10 to 100 %').waitFor();
   });
+
+  it('a pot of one’s own: measured, refused where it cannot be, and used beside the others', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    await page.goto('/shed/pots');
+    await page.getByRole('button', { name: 'A pot of your own' }).click();
+    await sheet(page).getByLabel('Name').fill('glazed oval');
+    await sheet(page).getByLabel('Shape').selectOption('box');
+    await sheet(page).getByLabel('Length at the rim, inside').fill('310');
+    await sheet(page).getByLabel('Width at the base').fill('700');
+    await sheet(page).getByText('is more than three times the rim').waitFor();
+    expect(await sheet(page).getByRole('button', { name: 'Keep this pot' }).isDisabled()).to.equal(true);
+    await sheet(page).getByLabel('Width at the base').fill('160');
+    await sheet(page)
+      .getByText(/^Holds/)
+      .waitFor();
+    await sheet(page).getByRole('button', { name: 'Keep this pot' }).click();
+    await sheetGone(page);
+    await page.getByText('glazed oval').first().waitFor();
+    const { id } = await find(page, 'HB-31');
+    await page.goto(`/shed/fit?cohort=${id}`);
+    await page.getByLabel('Plant of').waitFor();
+    await page
+      .getByText(/glazed oval/)
+      .first()
+      .waitFor({ state: 'attached' });
+  });
 });

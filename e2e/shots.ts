@@ -54,7 +54,6 @@ async function tour(): Promise<void> {
   await page.goto(`/cohorts/${(await find(page, 'FM-36')).id}/trunk`);
   await page.getByLabel(/^Goal at the base/).fill('40');
   await shot(page, 'trunk-lab', 'Base caliper');
-  await cuttingCheck(page);
   await context.close();
 }
 
@@ -62,14 +61,6 @@ async function evening(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Grower', DESK, true);
   await shot(page, 'round-dark', 'Have ready');
   await context.close();
-}
-
-async function cuttingCheck(page: Page): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: /^Record Cutting check/ }).click();
-  const counts = { rooted: '31', callus: '20', dead: '6' };
-  for (const [state, n] of Object.entries(counts)) await page.getByLabel(`Tray 1: ${state}`).fill(n);
-  await shot(page, 'cutting-check', '31 rooted go on');
 }
 
 async function phone(): Promise<void> {

@@ -2,7 +2,7 @@
 export interface AuditLine {
   seq: number;
   at: string;
-  subject: 'people' | 'site' | 'schools' | 'programme' | 'operation' | 'taxon';
+  subject: 'people' | 'site' | 'schools' | 'programme' | 'operation' | 'taxon' | 'container';
   what: string;
   by: string;
 }

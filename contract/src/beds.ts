@@ -36,6 +36,15 @@ export interface BedRoom {
   cohorts: RoomCohort[];
 }
 
+/** A place that will hold more than it has room for, and the first month it does. */
+export interface FullBed {
+  id: string;
+  name: string;
+  /** "2037-05" */
+  month: string;
+  share: number;
+}
+
 /** A place of the nursery seen from above. */
 export interface Bed {
   id: string;

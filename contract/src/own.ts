@@ -1,6 +1,6 @@
 import type { Own } from '@gonimos/core/library';
 import { CHILL_NEED, EASE, FREE_RING, GROWTH_GROUPS, type SowTime } from '@gonimos/core/taxa';
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, tuple, type InferType } from 'yup';
 import { body, id, measure, name, noneOf, text } from './fields.ts';
 import { windowSpec } from './library.ts';
 
@@ -76,6 +76,24 @@ const taxonEdit = () =>
     .noUnknown()
     .required('is missing');
 
+const WALLS = ['smooth', 'air-pruning', 'grooved', 'porous'] as const;
+const sides = (least: number, most: number) =>
+  tuple([needed(least, most, 'mm'), needed(least, most, 'mm')]).required('is missing');
+
+/** Inside measures of a container, mm. */
+const containerEdit = () =>
+  object({
+    name: name(60),
+    wall: oneOf(WALLS),
+    shape: oneOf(['round', 'box']),
+    rim: sides(20, 5000),
+    base: sides(10, 5000),
+    depth: needed(10, 2000, 'mm'),
+    shared: boolean().required('is missing'),
+  })
+    .noUnknown()
+    .required('is missing');
+
 /** What every version of one's own says: which it is, made from which of the library's, and after which version. */
 const made = () => ({
   id: id(),
@@ -91,6 +109,10 @@ export type SaveOperation = InferType<typeof saveOperation>;
 /** A next version of a taxon of one's own. */
 export const saveTaxon = body({ ...made(), edit: taxonEdit() });
 export type SaveTaxon = InferType<typeof saveTaxon>;
+
+/** A next version of a container of one's own. */
+export const saveContainer = body({ ...made(), edit: containerEdit() });
+export type SaveContainer = InferType<typeof saveContainer>;
 
 /** Takes an operation or taxon back to what the library says of it. */
 export const letGo = body({

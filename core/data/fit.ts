@@ -34,6 +34,8 @@ export const DRINKS = cp(1, 'L/m² a day');
 export const CLEAR = { side: cp(12, 'mm'), below: cp(15, 'mm') } as const;
 /** Ball of a root record that tells no depth: so deep for its width. */
 export const BALL_DEEP = cp(0.6, 'of its width');
+/** New roots run so far in a week of growth. */
+export const ROOTS_RUN = cp(8, 'mm a week');
 /** Wind on an open bench; the crown lets a part of it through. */
 export const WIND = cp(12, 'm/s');
 export const GAPS = cp(0.5, 'of the crown');

@@ -1,4 +1,3 @@
-import { roomWatch } from './beds/room.ts';
 import { cutRootsWatch } from './course/watch.ts';
 import { woundsWatch } from './layers/watch.ts';
 import type { Watch } from './watch/watch.ts';
@@ -6,4 +5,4 @@ import { seedWatch } from './seed/service.ts';
 import { visitsWatch } from './visits/watch.ts';
 
 /** What the round keeps an eye on. A new subject adds its line. */
-export const WATCHES: readonly Watch[] = [seedWatch, cutRootsWatch, woundsWatch, visitsWatch, roomWatch];
+export const WATCHES: readonly Watch[] = [seedWatch, cutRootsWatch, woundsWatch, visitsWatch];

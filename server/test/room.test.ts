@@ -1,7 +1,6 @@
 import { expect } from 'chai';
-import type { BedRoom } from '@gonimos/contract/beds';
+import type { BedRoom, FullBed } from '@gonimos/contract/beds';
 import type { Place } from '@gonimos/contract/nursery';
-import type { Round } from '@gonimos/contract/round';
 import { bench, id, must, refusal, workshop, type Bench } from './harness.ts';
 
 describe('room on the benches', () => {
@@ -26,8 +25,9 @@ describe('room on the benches', () => {
     expect(north.months[0].month).to.equal('2037-03');
     expect(north.cohorts.length).to.be.above(3);
     expect(Math.max(...north.months.slice(0, 4).map((m) => m.share!))).to.be.above(1.05);
-    const { watch } = await w.v.get<Round>('/round');
-    expect(watch.some((l) => l.text.startsWith('North bench: 1'))).to.equal(true);
+    const full = await w.v.get<FullBed[]>('/beds/full');
+    expect(full.map((f) => f.name)).to.deep.equal(['North bench']);
+    expect(full[0].share).to.equal(north.months.find((m) => m.month === full[0].month)!.share);
     await must(measured('South bench', { length: null, width: null }));
     expect((await room('South bench')).months.every((m) => m.share === null && m.taken > 0)).to.equal(true);
     await refusal(measured('South bench', { length: 5, width: 900 }), 'length');

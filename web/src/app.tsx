@@ -72,10 +72,10 @@ const router = createBrowserRouter([
           { index: true, ...page(() => import('./mixes/mixes').then((m) => m.MixesPart)) },
           { path: 'fit', ...page(() => import('./fit/fit').then((m) => m.FitPart)) },
           { path: 'paper', ...page(() => import('./labels/paper').then((m) => m.PaperPart)) },
-          { path: 'pots', ...page(() => import('./stock/stock').then((m) => m.Stock)) },
+          { path: 'pots', ...page(() => import('./shed/pots').then((m) => m.PotsPart)) },
         ],
       },
-      { path: '/benches', ...page(() => import('./beds/benches').then((m) => m.Benches)) },
+      { path: '/benches', ...page(() => import('./screens/benches').then((m) => m.Benches)) },
       { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },
       {
         path: '/library',

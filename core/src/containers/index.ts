@@ -39,31 +39,64 @@ export function roundLitres(rim: number, base: number, depth: number): number {
 const atLine = (rim: number, base: number, depth: number) =>
   rim - ((rim - base) * Math.min(HEADROOM, depth / 4)) / depth;
 
+/** Inside measures of a container, mm, as they are taken with a rule. */
+export type ContainerEdit = Omit<ContainerKind, 'id' | 'litres'>;
+
+/** A container by its measures, with the litres it holds to the line of the mix. */
+export function kindOf(id: string, c: ContainerEdit): ContainerKind {
+  const { rim, base, depth } = c;
+  const filled = depth - Math.min(HEADROOM, depth / 4);
+  const line: [number, number] = [atLine(rim[0], base[0], depth), atLine(rim[1], base[1], depth)];
+  const litres = c.shape === 'round' ? roundLitres(line[0], base[0], filled) : boxLitres(line, base, filled);
+  return { ...c, id, litres };
+}
+
+const pair = (size: [number, number] | number): [number, number] =>
+  typeof size === 'number' ? [size, size] : size;
+
+/** Containers of the library. */
 export const CONTAINERS: readonly ContainerKind[] = CONTAINER_ROWS.map(
-  ([id, name, wall, rim, base, depth, shared]) => {
-    const round = typeof rim === 'number';
-    const top = round ? ([rim, rim] as [number, number]) : rim;
-    const low = typeof base === 'number' ? ([base, base] as [number, number]) : base;
-    const filled = depth - Math.min(HEADROOM, depth / 4);
-    const line: [number, number] = [atLine(top[0], low[0], depth), atLine(top[1], low[1], depth)];
-    return {
-      id,
+  ([id, name, wall, rim, base, depth, shared]) =>
+    kindOf(id, {
       name,
       wall,
-      shape: round ? 'round' : 'box',
-      rim: top,
-      base: low,
+      shape: typeof rim === 'number' ? 'round' : 'box',
+      rim: pair(rim),
+      base: pair(base),
       depth,
       shared: shared === 'shared',
-      litres: round ? roundLitres(line[0], low[0], filled) : boxLitres(line, low, filled),
-    };
-  },
+    }),
 );
 
-const byId = new Map(CONTAINERS.map((c) => [c.id, c]));
+/** A base is no wider than so many times the rim: else what was typed for one belongs to the other. */
+const WIDEST_BASE = 3;
+
+/** What cannot be of a container, by field; none where it can. Ranges of single figures are checked before. */
+export function containerFaults(c: ContainerEdit): { field: string; text: string }[] {
+  const faults: { field: string; text: string }[] = [];
+  for (const side of [0, 1] as const)
+    if (c.base[side] > WIDEST_BASE * c.rim[side])
+      faults.push({ field: `base[${side}]`, text: `is more than three times the rim, ${c.rim[side]} mm` });
+  if (c.shape === 'round' && (c.rim[0] !== c.rim[1] || c.base[0] !== c.base[1]))
+    faults.push({ field: 'rim[1]', text: 'of a round pot is its length' });
+  if (c.wall === 'ground') faults.push({ field: 'wall', text: 'of a container is not the ground' });
+  return faults;
+}
+
+const library = new Map(CONTAINERS.map((c) => [c.id, c]));
+let byId = library;
+
+/** Holds the nursery's own containers beside the library's, in place of what was held before. */
+export function holdContainers(own: readonly ContainerKind[]): void {
+  byId = new Map([...library, ...own.map((c) => [c.id, c] as const)]);
+}
+
+/** Every container that can be used: the library's and the nursery's own. */
+export const containers = (): ContainerKind[] => [...byId.values()];
+
 export const hasContainer = (id: string): boolean => byId.has(id);
 
-/** Throws RangeError for a kind the library does not hold. */
+/** Throws RangeError for a kind that is neither the library's nor the nursery's own. */
 export function container(id: string): ContainerKind {
   const found = byId.get(id);
   if (!found) throw new RangeError(`no such container: ${id}`);

@@ -1,4 +1,4 @@
-import { container, CONTAINERS, roomPerPlant } from '../containers/index.ts';
+import { container, containers, roomPerPlant } from '../containers/index.ts';
 import { LabPlant, MEDIAN_LUCK, ROOT_AT_MOVE, type LabStart } from '../lab/index.ts';
 
 /** A move on the way to a thicker trunk. */
@@ -26,7 +26,9 @@ const STEP = 1.6;
 
 /** Pots of a wall for one plant each, from small to large. */
 const ladder = (wall: LabStart['wall']) =>
-  CONTAINERS.filter((c) => c.wall === wall && !c.shared).toSorted((a, b) => a.litres - b.litres);
+  containers()
+    .filter((c) => c.wall === wall && !c.shared)
+    .toSorted((a, b) => a.litres - b.litres);
 
 /**
  * The pots a plant goes through until its trunk has come to a goal, each when the one before is full of root: the next

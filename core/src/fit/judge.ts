@@ -1,4 +1,4 @@
-import { BEARS_WET, CLEAR, DRINKS, GAPS, SHOWN, WIND } from '../../data/fit.ts';
+import { BEARS_WET, CLEAR, DRINKS, GAPS, ROOTS_RUN, SHOWN, WIND } from '../../data/fit.ts';
 import { container, type ContainerKind } from '../containers/index.ts';
 import { columnOf, emptyWeight, shapeOf, type Blend } from '../mixes/index.ts';
 import { roomIn, roomTowards } from '../roots/index.ts';
@@ -113,6 +113,21 @@ function wallReason(clear: number, azimuth: number): Reason | null {
   return null;
 }
 
+/** Walls along which roots run round when they meet them. */
+const CIRCLES: Partial<Record<ContainerKind['wall'], string>> = {
+  smooth: 'smooth wall',
+  porous: 'porous wall',
+};
+
+/** When roots meet a wall that turns them, and by when they are to be looked at. */
+function circlingReason(pot: ContainerKind, clear: number): Reason | null {
+  const wall = CIRCLES[pot.wall];
+  if (!wall || clear < 1) return null;
+  const weeks = Math.max(1, Math.round(clear / ROOTS_RUN.value));
+  const when = weeks <= 20 ? `in about ${weeks} weeks of growth` : 'next season';
+  return { verdict: 'good', text: `Roots meet the ${wall} ${when} and circle: open it within two seasons` };
+}
+
 /** Pots to be looked at with their tree. */
 const isShow = (pot: ContainerKind): boolean => /^(show|training)-/.test(pot.id);
 
@@ -170,6 +185,7 @@ export function judge(plant: Potted, pot: ContainerKind, setting: Setting, blend
     depthReason(plant, below),
     wetReason(plant, wetFor, setting.roomy),
     stabilityReason(plant, pot, stands, dryPot, offset),
+    circlingReason(pot, clear),
     proportion(plant, pot),
   ].filter((r): r is Reason => r !== null);
   if (reasons.length === 0)

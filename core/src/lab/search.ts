@@ -146,8 +146,7 @@ function tried(start: LabStart, wish: Wish, aim: Aim, growth: OwnGrowth): Found 
 }
 
 const allowed = (y: LabYear, { scar, height }: Aim): boolean =>
-  (height === null || y.height <= height) &&
-  (scar === null || y.scars.every((s) => s.left <= scar));
+  (height === null || y.height <= height) && (scar === null || y.scars.every((s) => s.left <= scar));
 
 const better = (a: Found, b: Found): boolean =>
   a.years <= b.years &&

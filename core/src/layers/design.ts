@@ -1,5 +1,5 @@
 import { percent } from '../words/index.ts';
-import { CONTAINERS, type ContainerKind } from '../containers/index.ts';
+import { containers, type ContainerKind } from '../containers/index.ts';
 import { cp } from '../params/index.ts';
 
 export const RING = {
@@ -118,7 +118,7 @@ export const severingOrder = <L extends Pick<PlannedLayer, 'stem' | 'height'>>(l
 
 /** The smallest pot with room around a root ball, mm; null when it wants the ground. */
 export function potFor(ball: { width: number; depth: number }): ContainerKind | null {
-  const fits = CONTAINERS.filter(
+  const fits = containers().filter(
     (c) =>
       !c.shared &&
       c.wall !== 'ground' &&

@@ -3,6 +3,14 @@
  * an operation means to the rules, and what a kind is called by programmes written for it, stays as in the one it
  * was made from; figures that differ from it are the nursery's own data.
  */
+import {
+  CONTAINERS,
+  containerFaults,
+  holdContainers,
+  kindOf,
+  type ContainerEdit,
+  type ContainerKind,
+} from '../containers/index.ts';
 import { holdOperations, OPERATIONS, type Operation, type Windows } from '../operations/index.ts';
 import type { Param } from '../params/index.ts';
 import { holdTaxa, TAXA, type SowTime, type Taxon } from '../taxa/index.ts';
@@ -64,7 +72,11 @@ export interface OwnTaxon extends Made {
   kind: 'taxon';
   edit: TaxonEdit;
 }
-export type Own = OwnOperation | OwnTaxon;
+export interface OwnContainer extends Made {
+  kind: 'container';
+  edit: ContainerEdit;
+}
+export type Own = OwnOperation | OwnTaxon | OwnContainer;
 
 /** A figure as the library has it, or the nursery's own where it differs. */
 const figure = (library: Param, now: number): Param =>
@@ -246,8 +258,22 @@ export function faultsOfTaxon(
   return faults;
 }
 
+/** Everything wrong with a container of one's own beside the others in force; an empty list means it can be used. */
+export function faultsOfContainer(
+  own: Pick<OwnContainer, 'id' | 'edit'>,
+  all: readonly ContainerKind[],
+): OwnFault[] {
+  const faults: OwnFault[] = containerFaults(own.edit);
+  if (CONTAINERS.some((c) => c.id === own.id))
+    faults.push({ field: 'ownId', text: 'is the name of a container of the library' });
+  if (all.some((c) => c.id !== own.id && c.name.toLowerCase() === own.edit.name.trim().toLowerCase()))
+    faults.push({ field: 'name', text: 'is the name of another container' });
+  return faults;
+}
+
 /** Puts what a nursery wrote over the library, in place of what was put there before. */
 export function holdOwn(all: readonly Own[]): void {
   holdOperations(all.filter((o) => o.kind === 'operation').map(operationOfOwn));
   holdTaxa(all.filter((o) => o.kind === 'taxon').map(taxonOfOwn));
+  holdContainers(all.filter((o) => o.kind === 'container').map((o) => kindOf(o.id, o.edit)));
 }

@@ -83,7 +83,16 @@ export type Risk = (typeof RISKS)[number];
 
 /** What the recording sheet asks for besides how many were done. */
 export type Asks =
-  'emergence' | 'severed' | 'rooted' | 'container' | 'sizes' | 'culls' | 'grades' | 'alive' | 'buds' | 'sprouts';
+  | 'emergence'
+  | 'severed'
+  | 'rooted'
+  | 'container'
+  | 'sizes'
+  | 'culls'
+  | 'grades'
+  | 'alive'
+  | 'buds'
+  | 'sprouts';
 
 /** Care that follows a piece of work, with its own window; only for some kinds of plant where named. */
 export interface Aftercare {

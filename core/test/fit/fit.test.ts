@@ -160,6 +160,16 @@ describe('which pot (common practice, no source)', () => {
   });
 });
 
+describe('walls that turn roots (common practice, no source)', () => {
+  it('smooth and porous ones are told with the weeks until roots meet them, air-pruning and grooved ones not', () => {
+    const p = plant({ reach: roundReach(60), depth: 60, caliper: 10, height: 300 });
+    // half of the way between rim and base of a 17 cm pot is 149 mm across: 44 mm to go at 8 a week
+    expect(says(p, 'pot-17')).to.match(/meet the smooth wall in about (5|6) weeks/);
+    expect(says(p, 'clay-15')).to.contain('porous wall');
+    for (const id of ['basket-18', 'air-pot-1', 'grooved-3']) expect(says(p, id)).not.to.contain('circle');
+  });
+});
+
 describe('a chain of moves', () => {
   it('goes from pot to larger pot when roots fill it, in order, until the trunk is there', () => {
     const start = plantOf('carpinus-betulus', { caliper: 6, litres: 0.5, wall: 'smooth' });

@@ -1,13 +1,11 @@
-import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
-import { monthsFrom, roomByMonth, type MonthFull, type Standing } from '@gonimos/core/beds';
+import type { BedRoom, FullBed, RoomCohort } from '@gonimos/contract/beds';
+import { monthsFrom, roomByMonth, type Standing } from '@gonimos/core/beds';
 import { addDays } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
-import { percent } from '@gonimos/core/words';
 import { caliperBefore, type RingRun } from '@gonimos/core/trunk';
 import type { Sql } from '../db/index.ts';
 import { listPlaces } from '../nursery/store.ts';
 import { heldColumn, joinHeld } from '../visits/held.ts';
-import type { WatchLine } from '../watch/watch.ts';
 
 /** Months that are looked ahead. */
 const AHEAD = 12;
@@ -87,22 +85,10 @@ export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
   }));
 }
 
-/** Benches that will hold more than they have room for, in the month that begins. */
-export async function roomWatch(sql: Sql, today: string): Promise<WatchLine[]> {
-  const told = (p: BedRoom): { month: MonthFull; ahead: number } | null => {
-    const ahead = p.months.slice(0, TOLD).findIndex((m) => (m.share ?? 0) > FULL);
-    return ahead < 0 ? null : { month: p.months[ahead], ahead };
-  };
-  const lines: WatchLine[] = [];
-  for (const p of await readRoom(sql, today)) {
-    const found = told(p);
-    if (!found) continue;
-    const when = found.ahead === 0 ? today : `${found.month.month}-01`;
-    lines.push({
-      text: `${p.name}: ${percent(found.month.share!)} of its room taken ${found.ahead === 0 ? 'now' : 'then'}, as planned`,
-      when,
-      cohortId: null,
-    });
-  }
-  return lines;
+/** Benches that will hold more than they have room for, in the first month they do. */
+export async function readFull(sql: Sql, today: string): Promise<FullBed[]> {
+  return (await readRoom(sql, today)).flatMap(({ id, name, months }) => {
+    const full = months.slice(0, TOLD).find((m) => (m.share ?? 0) > FULL);
+    return full ? [{ id, name, month: full.month, share: full.share! }] : [];
+  });
 }

@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { readRoom } from './room.ts';
+import { readFull, readRoom } from './room.ts';
 import { readBeds } from './store.ts';
 
 export function bedRoutes(app: FastifyInstance): void {
@@ -19,5 +19,13 @@ export function bedRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Every place with its room, what stands there, and how full it will be month by month',
     handle: async () => readRoom(app.db, todayAt(await readNursery(app.db))),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/beds/full',
+    role: 'helper',
+    summary: 'Places that will hold more than they have room for within four months',
+    handle: async () => readFull(app.db, todayAt(await readNursery(app.db))),
   });
 }

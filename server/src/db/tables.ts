@@ -285,7 +285,7 @@ export interface ObservationRow {
 
 export interface OwnEntryRow {
   seq: number;
-  kind: 'operation' | 'taxon';
+  kind: 'operation' | 'taxon' | 'container';
   ownId: string;
   version: number;
   likeId: string;

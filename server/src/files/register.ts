@@ -4,7 +4,7 @@ import { ValidationError } from 'yup';
 import { newCohort, type CohortRow, type NewCohort } from '@gonimos/contract/cohorts';
 import { CSV_IN, CSV_OUT, type ImportLine, type ImportReport } from '@gonimos/contract/files';
 import type { Place } from '@gonimos/contract/nursery';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { taxa } from '@gonimos/core/taxa';
 
 const nameOf = <T extends { id: string; name: string }>(all: readonly T[], id: string) =>
@@ -20,7 +20,7 @@ export function writeRegister(
     taxon: taxa().find((t) => t.id === r.taxonId)?.botanical ?? r.taxonId,
     programme: r.programmeName,
     place: nameOf(places, r.placeId),
-    container: nameOf(CONTAINERS, r.container),
+    container: nameOf(containers(), r.container),
     started: r.startedSaid,
     count: r.live || r.pending,
     goal_caliper_mm: r.goalCaliper ?? '',
@@ -91,7 +91,7 @@ function readCells(cells: Cells, id: string, known: Known): NewCohort {
     taxonId: keyOf(taxa(), cell('taxon')),
     programmeId: keyOf(programmes, cell('programme')),
     placeId: keyOf(places, cell('place')),
-    container: keyOf(CONTAINERS, cell('container')),
+    container: keyOf(containers(), cell('container')),
     started: cell('started'),
     count: number('count'),
     goal: '',
@@ -158,7 +158,7 @@ export function readLines(
       if (broken) throw new ValidationError(broken.message, null, 'line');
       const cohort = readCells(cells, lineId(importId, line), { ...known, codes });
       codes.add(cohort.code);
-      const summary = `${cohort.count} × ${nameOf(taxa(), cohort.taxonId)}, ${nameOf(CONTAINERS, cohort.container)}`;
+      const summary = `${cohort.count} × ${nameOf(taxa(), cohort.taxonId)}, ${nameOf(containers(), cohort.container)}`;
       report.lines.push({ line, code, ok: true, faults: [], summary, cohort });
       report.good++;
     } catch (error) {

@@ -1,6 +1,13 @@
 import type { FastifyInstance } from 'fastify';
-import { letGo, saveOperation, saveTaxon } from '@gonimos/contract/own';
-import { faultsOfOperation, faultsOfTaxon, type Own, type OwnFault } from '@gonimos/core/library';
+import { letGo, saveContainer, saveOperation, saveTaxon } from '@gonimos/contract/own';
+import { container, containers, hasContainer } from '@gonimos/core/containers';
+import {
+  faultsOfContainer,
+  faultsOfOperation,
+  faultsOfTaxon,
+  type Own,
+  type OwnFault,
+} from '@gonimos/core/library';
 import { hasOperation, operation, OPERATIONS } from '@gonimos/core/operations';
 import { hasTaxon, TAXA, taxa, taxon } from '@gonimos/core/taxa';
 import { audit } from '../audit/store.ts';
@@ -26,6 +33,7 @@ async function changed(trx: Trx, personId: string, kind: Own['kind'], what: stri
 
 const nameOf = (kind: Own['kind'], id: string): string => {
   if (kind === 'operation') return hasOperation(id) ? operation(id).name : id;
+  if (kind === 'container') return hasContainer(id) ? container(id).name : id;
   return hasTaxon(id) ? taxon(id).name : id;
 };
 
@@ -78,6 +86,26 @@ export function ownRoutes(app: FastifyInstance): void {
         sound(faultsOfTaxon({ id: body.ownId, like: body.like, edit: body.edit }, taxa()));
         const version = await insertOwn(trx, 'taxon', body, person.id);
         await changed(trx, person.id, 'taxon', `The taxon ‘${body.edit.name}’ became version ${version}`);
+        return answering({ id: body.ownId, version });
+      }),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/own-containers',
+    role: 'grower',
+    summary: 'Keeps the next version of a container of one’s own; every course is planned with it',
+    body: saveContainer,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'own container', body, person }, async ({ trx }) => {
+        sound(faultsOfContainer({ id: body.ownId, edit: body.edit }, containers()));
+        const version = await insertOwn(trx, 'container', body, person.id);
+        await changed(
+          trx,
+          person.id,
+          'container',
+          `The container ‘${body.edit.name}’ became version ${version}`,
+        );
         return answering({ id: body.ownId, version });
       }),
   });

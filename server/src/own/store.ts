@@ -1,4 +1,11 @@
-import type { LetGo, OwnLibrary, OwnVersion, SaveOperation, SaveTaxon } from '@gonimos/contract/own';
+import type {
+  LetGo,
+  OwnLibrary,
+  OwnVersion,
+  SaveContainer,
+  SaveOperation,
+  SaveTaxon,
+} from '@gonimos/contract/own';
 import { holdOwn, type Own } from '@gonimos/core/library';
 import type { Sql, Trx } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
@@ -66,7 +73,7 @@ async function nextVersion(trx: Trx, kind: Own['kind'], ownId: string, basedOn: 
 export async function insertOwn(
   trx: Trx,
   kind: Own['kind'],
-  s: SaveOperation | SaveTaxon,
+  s: SaveOperation | SaveTaxon | SaveContainer,
   personId: string,
 ): Promise<number> {
   const version = await nextVersion(trx, kind, s.ownId, s.basedOn);

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Bed, BedRoom } from '@gonimos/contract/beds';
+import type { Bed, BedRoom, FullBed } from '@gonimos/contract/beds';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
 import { offerUndo } from '../common/undo';
@@ -9,6 +9,10 @@ export const useBeds = () => useQuery({ queryKey: ['beds'], queryFn: () => get<B
 
 /** Every place with its room and what stands there. */
 export const useRoom = () => useQuery({ queryKey: ['room'], queryFn: () => get<BedRoom[]>('/beds/room') });
+
+/** Places that will be too full; asked by itself, so that the round does not wait for it. */
+export const useFull = () =>
+  useQuery({ queryKey: ['room', 'full'], queryFn: () => get<FullBed[]>('/beds/full') });
 
 /** A whole cohort goes to another place; the rule of exposure may refuse it. */
 export const useMoveCohort = () =>

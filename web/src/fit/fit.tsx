@@ -2,7 +2,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { CohortRow } from '@gonimos/contract/cohorts';
 import type { StockRow } from '@gonimos/contract/stock';
-import { container, CONTAINERS } from '@gonimos/core/containers';
+import { container, containers } from '@gonimos/core/containers';
 import {
   ballDepth,
   chainTo,
@@ -29,8 +29,11 @@ import { useTrunkLab } from '../trunk/queries';
 import { Drawing } from './drawing';
 import { Pots, Reasons } from './pots';
 
-/** Pots for one plant each. */
-const POTS = CONTAINERS.filter((c) => c.wall !== 'ground' && !c.shared).map((c) => c.id);
+/** Pots for one plant each, with those of one’s own. */
+const potsNow = (): string[] =>
+  containers()
+    .filter((c) => c.wall !== 'ground' && !c.shared)
+    .map((c) => c.id);
 /** A ball nobody measured is as wide as what it stands in, at half its depth. */
 const ballOf = (id: string) => {
   const c = container(id);
@@ -126,7 +129,7 @@ function Held({ cohort, start, record, goal, stock }: HeldProps) {
       roomy: asked.roomy,
     };
     const blend = blendOf(recipeFor(kind.group, 'by-kind').parts);
-    return { plant, setting, fits: rankPots(plant, POTS, setting, blend) };
+    return { plant, setting, fits: rankPots(plant, potsNow(), setting, blend) };
   }, [asked, record, kind, start]);
   const [chosen, setChosen] = useState<string | null>(null);
   const shown = ranked?.fits.find((f) => f.pot.id === chosen) ?? ranked?.fits[0];

@@ -1,7 +1,7 @@
 import { DayInput } from '../common/day-input';
 import { percent } from '@gonimos/core/words';
 import { newLayerEvent, type Layer } from '@gonimos/contract/layers';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { BASE_SPLIT, LAYER_EVENTS, mayFollow } from '@gonimos/core/layers';
 import { PlaceOptions } from '../nursery/place-options';
 import { readable } from '../common/dates';
@@ -102,11 +102,13 @@ export function EventSheet({ layer, today, onClose }: Props) {
                 error={faults.container}
               >
                 <select className="select" {...field('container')}>
-                  {CONTAINERS.filter((c) => !c.shared).map((c) => (
-                    <option key={c.id} value={c.id}>
-                      {c.name}
-                    </option>
-                  ))}
+                  {containers()
+                    .filter((c) => !c.shared)
+                    .map((c) => (
+                      <option key={c.id} value={c.id}>
+                        {c.name}
+                      </option>
+                    ))}
                 </select>
               </Field>
               <Field label="Stands at" hint="in shade for the first weeks" error={faults.placeId}>

@@ -7,7 +7,10 @@ import { useMay } from '../people/session';
 import { useLetGo, useOwnLibrary, useOwnVersions } from './queries';
 
 /** The version in force of one's own; null where the library's holds. */
-export function useOwn(kind: Own['kind'], id: string): Own | null {
+/** What the library’s pages show and edit. */
+type Edited = 'operation' | 'taxon';
+
+export function useOwn(kind: Edited, id: string): Own | null {
   const own = useOwnLibrary().data?.own ?? [];
   return own.find((o) => o.kind === kind && o.id === id) ?? null;
 }
@@ -15,7 +18,7 @@ export function useOwn(kind: Own['kind'], id: string): Own | null {
 const PATH = { operation: 'operations', taxon: 'taxa' };
 
 /** Says that an entry is the nursery's own, and leads to changing or copying it. */
-export function OwnLine({ kind, id, name }: { kind: Own['kind']; id: string; name: string }) {
+export function OwnLine({ kind, id, name }: { kind: Edited; id: string; name: string }) {
   const own = useOwn(kind, id);
   const may = useMay('grower');
   const to = `/library/${PATH[kind]}/${id}`;
@@ -38,7 +41,7 @@ export function OwnLine({ kind, id, name }: { kind: Own['kind']; id: string; nam
 }
 
 /** Who kept which version when, and the way back to what the library says. */
-export function Versions({ kind, id, onGone }: { kind: Own['kind']; id: string; onGone: () => void }) {
+export function Versions({ kind, id, onGone }: { kind: Edited; id: string; onGone: () => void }) {
   const own = useOwn(kind, id);
   const all = (useOwnVersions().data ?? []).filter((v) => v.kind === kind && v.id === id);
   const today = useNursery().data?.today;
@@ -71,7 +74,7 @@ export function Versions({ kind, id, onGone }: { kind: Own['kind']; id: string; 
 }
 
 /** The version a next one is made from: that last kept, also where it went back to the library's; 0 for none, null while it is not known. */
-export function useBasedOn(kind: Own['kind'], id: string): { basedOn: number | null; error: Error | null } {
+export function useBasedOn(kind: Edited, id: string): { basedOn: number | null; error: Error | null } {
   const { data, error } = useOwnVersions();
   const last = data?.find((v) => v.kind === kind && v.id === id);
   return { basedOn: data ? (last?.version ?? 0) : null, error };

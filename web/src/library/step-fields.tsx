@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { operation, operations } from '@gonimos/core/operations';
 import type { After, ProgrammeStep } from '@gonimos/core/programmes';
 import { Field } from '../common/field';
@@ -135,7 +135,7 @@ export function StepFields({ step, before, faults, first, onChange, onMove, onRe
             onChange={(e) => set({ container: e.target.value || undefined })}
           >
             <option value="">stays where it is</option>
-            {CONTAINERS.map((c) => (
+            {containers().map((c) => (
               <option key={c.id} value={c.id}>
                 {c.name}
               </option>

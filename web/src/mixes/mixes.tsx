@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Mix } from '@gonimos/contract/mixes';
-import { container, CONTAINERS } from '@gonimos/core/containers';
+import { container, containers } from '@gonimos/core/containers';
 import { blendOf, component, drainsLike, porosity } from '@gonimos/core/mixes';
 import { percent } from '@gonimos/core/words';
 import { Loading } from '../common/loading';
@@ -50,11 +50,13 @@ function InPots({ mix }: { mix: Mix }) {
       <label className="flex flex-wrap items-center gap-2">
         <span className="soft text-sm">and in</span>
         <select className="select w-64" value={own} onChange={(e) => setOwn(e.target.value)}>
-          {CONTAINERS.filter((c) => c.wall !== 'ground').map((c) => (
-            <option key={c.id} value={c.id}>
-              {c.name}
-            </option>
-          ))}
+          {containers()
+            .filter((c) => c.wall !== 'ground')
+            .map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
         </select>
       </label>
       <p className="soft text-sm">

@@ -1,5 +1,5 @@
 import type { RootBench } from '@gonimos/contract/root-records';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { Field } from '../common/field';
 import { NumberInput } from '../common/number-input';
 import type { useDrawing } from './use-drawing';
@@ -19,11 +19,13 @@ export function PotFields({ at, bench }: { at: At; bench: RootBench }) {
       <div className="grid grid-cols-2 gap-3 pb-3">
         <Field label="Goes into" className="col-span-2">
           <select className="select" value={shown} onChange={(e) => set({ container: e.target.value })}>
-            {CONTAINERS.filter((c) => !c.shared).map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
+            {containers()
+              .filter((c) => !c.shared)
+              .map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
           </select>
         </Field>
         <Field label="To the right" hint="mm from the middle">

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { container } from '@gonimos/core/containers';
 import type { Round as RoundData } from '@gonimos/contract/round';
 import { taxon } from '@gonimos/core/taxa';
+import { FullBeds } from '../beds/full';
 import { Arrivals } from '../stock/arrivals';
 import { OnThePlants } from '../fittings/on-the-plants';
 import { Tonight } from '../shelter/tonight';
@@ -105,7 +106,7 @@ export function Beside({ round }: { round: RoundData }) {
             {round.uncounted.map((u) => `${u.wanted} ${container(u.container).name}`).join(', ')}
             <span className="soft block text-sm">
               wanted in ninety days;{' '}
-              <Link to="/nursery" className="underline">
+              <Link to="/shed/pots" className="underline">
                 count the shelf
               </Link>
             </span>
@@ -131,6 +132,7 @@ export function Beside({ round }: { round: RoundData }) {
           </ul>
         </section>
       )}
+      <FullBeds today={today} />
       <OnThePlants fittings={round.fittings} today={today} />
       <section>
         <h2 className="mb-2 text-lg">Watch</h2>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { suits, usualProgramme, type Programme } from '@gonimos/core/programmes';
 import { taxaByName, taxon } from '@gonimos/core/taxa';
 import { MaybeField } from '../cohorts/maybe-field';
@@ -129,7 +129,7 @@ export function StartFields({ form, chosen }: { form: Form; chosen: Chosen }) {
         </Field>
         <Field label="Container" error={errors.container?.message}>
           <select className="select" {...form.register('container')}>
-            {CONTAINERS.map((c) => (
+            {containers().map((c) => (
               <option key={c.id} value={c.id}>
                 {c.name}
               </option>

@@ -1,7 +1,7 @@
 import { DayInput } from '../common/day-input';
 import { useState } from 'react';
 import type { StockRow } from '@gonimos/contract/stock';
-import { CONTAINERS, container } from '@gonimos/core/containers';
+import { containers, container } from '@gonimos/core/containers';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { shortDate } from '../common/dates';
@@ -11,7 +11,7 @@ import { useCount, useStock } from './queries';
 
 function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockRow[]; onClose: () => void }) {
   const count = useCount();
-  const free = CONTAINERS.filter(
+  const free = containers().filter(
     (c) => c.wall !== 'ground' && !rows.some((r) => r.container === c.id && r.have !== null),
   );
   const [v, set] = useState({

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { faultsOf, METHODS, type LabStart, type Wish } from '@gonimos/core/lab';
 import { percent } from '@gonimos/core/words';
 import { Field, Trouble } from '../common/field';
@@ -40,11 +40,13 @@ function Pots({ wish, set, start }: { wish: Wish; set: (w: Partial<Wish>) => voi
             value={p.container}
             onChange={(e) => change(i, { container: e.target.value })}
           >
-            {CONTAINERS.filter((c) => !c.shared).map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
+            {containers()
+              .filter((c) => !c.shared)
+              .map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
           </select>
           <button
             type="button"

@@ -1,6 +1,6 @@
 import type { FieldError, UseFormRegisterReturn } from 'react-hook-form';
 import { newVisit, type VisitOutcome } from '@gonimos/contract/visits';
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { taxaByName } from '@gonimos/core/taxa';
 import { DECISIONS, FOUND, usualDecision, type Decision, type Found } from '@gonimos/core/visits';
 import { AddPicture } from '../pictures/pictures';
@@ -196,11 +196,13 @@ export function VisitSheet({ cohort, step, steps = [], today, onClose }: Props) 
             <Field label="Back into">
               <select className="select" {...form.register('container')}>
                 <option value="">choose</option>
-                {CONTAINERS.filter((c) => c.wall !== 'ground').map((c) => (
-                  <option key={c.id} value={c.id}>
-                    {c.name}
-                  </option>
-                ))}
+                {containers()
+                  .filter((c) => c.wall !== 'ground')
+                  .map((c) => (
+                    <option key={c.id} value={c.id}>
+                      {c.name}
+                    </option>
+                  ))}
               </select>
             </Field>
           )}

@@ -20,6 +20,7 @@ import * as stemRecords from './021-stem-records.ts';
 import * as rootRecords from './019-root-records.ts';
 import * as wantsOn from './020-wants-on.ts';
 import * as pottingShed from './022-potting-shed.ts';
+import * as ownContainers from './023-own-containers.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -45,4 +46,5 @@ export const MIGRATIONS = [
   { name: '020-wants-on', ...wantsOn },
   { name: '021-stem-records', ...stemRecords },
   { name: '022-potting-shed', ...pottingShed },
+  { name: '023-own-containers', ...ownContainers },
 ];

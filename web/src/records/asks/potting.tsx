@@ -1,4 +1,4 @@
-import { CONTAINERS } from '@gonimos/core/containers';
+import { containers } from '@gonimos/core/containers';
 import { Field } from '../../common/field';
 import type { Ask } from './ask';
 import { volume } from '../../common/units';
@@ -11,7 +11,7 @@ export const potting: Ask = {
   Fields: ({ form, fault }) => (
     <Field label="Into" error={fault('container')}>
       <select className="select" {...form.register('details.potting.container')}>
-        {CONTAINERS.map((c) => (
+        {containers().map((c) => (
           <option key={c.id} value={c.id}>
             {c.name}
             {c.wall === 'ground' ? '' : `, ${volume(c.litres)}`}

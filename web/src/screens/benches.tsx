@@ -1,3 +1,4 @@
+import { Snowflake } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
@@ -10,42 +11,11 @@ import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { area, far } from '../common/units';
 import { useToday } from '../nursery/queries';
-import { useMoveCohort, useRoom } from './queries';
-import { BenchView } from './bench-view';
-import { useDrag } from './use-drag';
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
-const FULL = 1;
-const monthName = (month: string) => MONTHS[Number(month.slice(5)) - 1];
-
-/** How full a bench will be, month by month: a bar each, a line where it is full. */
-function Months({ bed }: { bed: BedRoom }) {
-  const most = Math.max(1.2, ...bed.months.map((m) => m.share ?? 0));
-  return (
-    <ol className="grid grid-cols-12 items-end gap-px" aria-label={`${bed.name}, room by month`}>
-      {bed.months.map((m) => {
-        const share = m.share ?? 0;
-        const over = share > FULL;
-        return (
-          <li key={m.month} className="grid gap-0.5 text-center text-xs">
-            <span className={over ? 'font-bold text-accent' : 'soft'}>{Math.round(share * 100)}</span>
-            <span className="relative flex h-10 items-end" aria-hidden>
-              <span
-                className="absolute inset-x-0 border-t border-dashed border-base-content/50"
-                style={{ bottom: `${100 / most}%` }}
-              />
-              <span
-                className={`w-full ${over ? 'bg-accent' : 'bg-[var(--celadon-deep)]'}`}
-                style={{ height: `${(100 * share) / most}%` }}
-              />
-            </span>
-            <span className="soft">{monthName(m.month)}</span>
-          </li>
-        );
-      })}
-    </ol>
-  );
-}
+import { useRound } from '../round/queries';
+import { useMoveCohort, useRoom } from '../beds/queries';
+import { BenchView } from '../beds/bench-view';
+import { FULL, monthName, Months } from '../beds/months';
+import { useDrag } from '../beds/use-drag';
 
 /** In words what a bench comes to. */
 function Verdict({ bed }: { bed: BedRoom }) {
@@ -155,12 +125,19 @@ function Move({ cohort, from, beds, to, onTo, onDone, today }: MoveProps) {
   );
 }
 
+/** Cohorts that a frost warning asks to be carried in. */
+function useFrosted(): ReadonlySet<string> {
+  const warnings = useRound().data?.warnings ?? [];
+  return new Set(warnings.filter((w) => w.kind === 'frost' && w.carried).flatMap((w) => w.cohortIds));
+}
+
 /** Places with what stands on them to scale, how full they will be, and moves between them. */
 export function Benches() {
   const { data, error } = useRoom();
   const today = useToday();
   const [query, setQuery] = useSearchParams();
   const [to, setTo] = useState('');
+  const frosted = useFrosted();
   const chosen = query.get('cohort');
   const choose = (id: string | null) => {
     setTo('');
@@ -226,6 +203,11 @@ export function Benches() {
                 onClick={() => choose(c.id === chosen ? null : c.id)}
               >
                 {c.code} <span className="font-normal">{c.plants}</span>
+                {frosted.has(c.id) && (
+                  <span className="flex items-center gap-1 text-info">
+                    <Snowflake size={15} aria-hidden /> carry in
+                  </span>
+                )}
               </button>
             ))}
           </div>
