@@ -1,4 +1,5 @@
 /** Ways of thickening a trunk, each with the band of what it does to the year's wood, and how well that is known. */
+import type { GrowthGroup } from './growth-groups.ts';
 import { cp, type Basis } from '../src/params/index.ts';
 
 /**
@@ -23,6 +24,8 @@ export interface Method {
   words: string;
   /** hardly more than a claim */
   weak?: boolean;
+  /** the only group that bears it; others die of it */
+  only?: GrowthGroup;
 }
 
 export const METHODS: readonly Method[] = [
@@ -65,6 +68,49 @@ export const METHODS: readonly Method[] = [
     p90: 1.18,
     basis: 'common practice',
     words: 'callus widens the flare; wounds in the mix',
+  },
+  {
+    id: 'fusing',
+    name: 'Stems of the same kind fused at the base',
+    works: 'base',
+    p10: 1.2,
+    p50: 1.5,
+    p90: 1.9,
+    basis: 'common practice',
+    words: 'bound or overlapped until they are one; it cannot be undone',
+  },
+  {
+    id: 'ground-layer',
+    name: 'Ground layer: new roots above the old base',
+    works: 'base',
+    p10: 1.02,
+    p50: 1.15,
+    p90: 1.35,
+    basis: 'common practice',
+    words: 'ringed at the soil and mounded; a new flare all round',
+  },
+  {
+    id: 'whips',
+    name: 'Free whips on a juniper',
+    works: 'wood',
+    p10: 1.02,
+    p50: 1.1,
+    p90: 1.25,
+    basis: 'common practice',
+    words: 'long shoots run free and come off before they shade the pads',
+    only: 'juniper-cypress',
+  },
+  {
+    id: 'shrivelled',
+    name: 'Shrivelled dry before it is planted',
+    works: 'base',
+    p10: 0.9,
+    p50: 1.03,
+    p90: 1.25,
+    basis: 'one grower',
+    words: 'every cut dry before planting and before the first water; other plants die of it',
+    weak: true,
+    only: 'swollen-base',
   },
   {
     id: 'wind',

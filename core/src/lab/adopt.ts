@@ -33,6 +33,7 @@ interface Dated {
 
 /** Ways of thickening that are work of their own. */
 const METHOD_WORK: Readonly<Record<string, string>> = {
+  fusing: 'fuse',
   tourniquet: 'tourniquet',
   'flare-cuts': 'scar-base',
 };

@@ -1,3 +1,4 @@
+import { GROWTH_GROUPS } from '../../data/growth-groups.ts';
 import { METHODS } from '../../data/thickening.ts';
 import { container, hasContainer, roomPerPlant } from '../containers/index.ts';
 import { cp } from '../params/index.ts';
@@ -67,8 +68,19 @@ export function faultsOf(w: Wish, start: LabStart, seasons: number): WishFault[]
   }
   for (const m of w.methods)
     if (!METHODS.some((k) => k.id === m)) faults.push({ field: 'methods', text: `knows no “${m}”` });
+    else if (!bornBy(m, start))
+      faults.push({ field: 'methods', text: `has “${m}”, which only a ${groupOf(m)} bears` });
   return faults;
 }
+
+const groupOf = (method: string): string => {
+  const only = METHODS.find((m) => m.id === method)?.only;
+  return only ? GROWTH_GROUPS[only].name : '';
+};
+
+/** Whether a plant bears a way of thickening: some are for one group alone. */
+export const bornBy = (method: string, start: LabStart): boolean =>
+  groupOf(method) === '' || groupOf(method) === start.tolerance.name;
 
 /** What is wrong with a goal; null: nothing. */
 export function goalFault(mm: number, start: LabStart): string | null {

@@ -47,7 +47,7 @@ function wishOf(seed: number, start: LabStart): Wish {
     sacrifice:
       rng.next() < 0.5 ? { from, to: from + 1 + Math.floor(4 * rng.next()), height: 60, foliage: 0.5 } : null,
     chop: rng.next() < 0.5 ? { year: year(2, 7), height: 200 } : null,
-    methods: [pick(['tile', 'tourniquet', 'wind', 'flare-cuts', 'silica'])],
+    methods: [pick(['tile', 'tourniquet', 'wind', 'flare-cuts', 'silica', 'fusing'])],
   };
 }
 

@@ -1,5 +1,14 @@
 import { expect } from 'chai';
-import { courseOf, difference, faultsOf, forecast, goalFault, outcomeOf, type Wish } from '@gonimos/core/lab';
+import {
+  courseOf,
+  difference,
+  faultsOf,
+  forecast,
+  goalFault,
+  METHODS,
+  outcomeOf,
+  type Wish,
+} from '@gonimos/core/lab';
 import { plantOf } from './plant.ts';
 
 const start = plantOf('carpinus-betulus', { litres: 3 });
@@ -37,6 +46,20 @@ describe('courses as growers ask for them', () => {
       Array(5).fill(false),
     );
     expect(goalFault(30, start)).to.equal(null);
+  });
+
+  it('what only one group bears is refused to others: a maple is not shrivelled, nor has it whips', () => {
+    const methods = (kind: string, method: string) =>
+      faultsOf(wish({ methods: [method] }), plantOf(kind), 10).map((f) => f.text);
+    expect(methods('acer-campestre', 'shrivelled')[0]).to.contain('only a swollen-base succulent bears');
+    expect(methods('adenium-obesum', 'shrivelled')).to.deep.equal([]);
+    expect(methods('acer-campestre', 'whips')).to.have.length(1);
+    expect(methods('juniperus-communis', 'whips')).to.deep.equal([]);
+    for (const m of METHODS) {
+      expect(m.p10 <= m.p50 && m.p50 <= m.p90, m.id).to.equal(true);
+      // what is hardly more than a claim may do nothing, or harm
+      if (m.weak) expect(m.p10, m.id).to.be.below(1);
+    }
   });
 
   it('a carved scar is none to be shut, counts half an hour, and is done the year after the cut', () => {

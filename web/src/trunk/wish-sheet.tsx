@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { containers } from '@gonimos/core/containers';
-import { faultsOf, METHODS, type LabStart, type Wish } from '@gonimos/core/lab';
+import { bornBy, faultsOf, METHODS, type LabStart, type Wish } from '@gonimos/core/lab';
 import { percent } from '@gonimos/core/words';
 import { Field, Trouble } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
@@ -182,11 +182,11 @@ function Chop({ w, set, year, fault }: PartProps) {
   );
 }
 
-function Ways({ w, set }: Pick<PartProps, 'w' | 'set'>) {
+function Ways({ w, set, start }: Pick<PartProps, 'w' | 'set'> & { start: LabStart }) {
   return (
     <fieldset>
       <legend className="mb-1 font-semibold">Ways of thickening besides</legend>
-      {METHODS.map((m) => (
+      {METHODS.filter((m) => bornBy(m.id, start)).map((m) => (
         <label key={m.id} className="flex min-h-11 items-start gap-3 py-1.5">
           <input
             type="checkbox"
@@ -273,7 +273,7 @@ export function WishSheet({ wish, letter, start, seasons, onKeep, onDrop, onClos
             Scars are carved into features a year later, half an hour each
           </label>
         )}
-        <Ways w={w} set={set} />
+        <Ways w={w} set={set} start={start} />
         <div className="bg-[var(--slip)] px-4 py-3">
           <strong>Mind:</strong> Saws and shears: cut away from the hand, gloves and eye protection on. Big
           pots: two people or a lift. Local rules come first.
