@@ -33,7 +33,9 @@ export interface BedRoom {
   length: number | null;
   width: number | null;
   months: MonthFull[];
+  /** the first of its cohorts, as many as are drawn, and how many stand there besides */
   cohorts: RoomCohort[];
+  more: number;
 }
 
 /** A place that will hold more than it has room for, and the first month it does. */

@@ -10,6 +10,8 @@ import { heldColumn, joinHeld } from '../visits/held.ts';
 /** Months that are looked ahead. */
 const AHEAD = 12;
 const YEAR = 365;
+/** Cohorts of one place that are drawn; the others are counted. */
+const DRAWN = 200;
 /** A bench that will be fuller than this is told on the round, within so many months. */
 const FULL = 1.05;
 const TOLD = 4;
@@ -71,18 +73,22 @@ export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
   }));
   const full = roomByMonth(rooms, standing, monthsFrom(today, AHEAD));
   const byPlace = groupBy(cohorts, (c) => c.placeId);
-  return places.map(({ id, name, kind, length, width }) => ({
-    id,
-    name,
-    kind,
-    length,
-    width,
-    months: full.get(id)!,
-    cohorts: (byPlace.get(id) ?? []).map(({ placeId: _place, rings, ...c }) => ({
-      ...c,
-      caliper: caliperBefore(rings, year),
-    })),
-  }));
+  return places.map(({ id, name, kind, length, width }) => {
+    const here = byPlace.get(id) ?? [];
+    return {
+      id,
+      name,
+      kind,
+      length,
+      width,
+      months: full.get(id)!,
+      cohorts: here.slice(0, DRAWN).map(({ placeId: _place, rings, ...c }) => ({
+        ...c,
+        caliper: caliperBefore(rings, year),
+      })),
+      more: Math.max(0, here.length - DRAWN),
+    };
+  });
 }
 
 /** Benches that will hold more than they have room for, in the first month they do. */

@@ -1,4 +1,4 @@
-import { memo, type PointerEvent } from 'react';
+import { memo, useMemo, type PointerEvent } from 'react';
 import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
 import { footprintOf, layOut } from '@gonimos/core/beds';
 import { container } from '@gonimos/core/containers';
@@ -45,13 +45,17 @@ const stemsPath = (spots: readonly { x: number; y: number }[], caliper: number, 
 /** A bench from above with its pots as they stand, to scale. */
 export const BenchView = memo(function BenchView({ bed, longest, chosen, under, onTake }: Props) {
   const { length, width, cohorts } = bed;
-  if (length === null || width === null) return null;
   const scale = WIDE / longest;
-  const laid = layOut(
-    length,
-    width,
-    cohorts.map((c) => footprintOf(c.container, c.plants, c.caliper)),
+  const laid = useMemo(
+    () =>
+      layOut(
+        length ?? 0,
+        width ?? 0,
+        cohorts.map((c) => footprintOf(c.container, c.plants, c.caliper)),
+      ),
+    [length, width, cohorts],
   );
+  if (length === null || width === null) return null;
   return (
     <svg
       viewBox={`-2 -2 ${WIDE + 4} ${width * scale + 4}`}

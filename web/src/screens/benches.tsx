@@ -131,6 +131,53 @@ function useFrosted(): ReadonlySet<string> {
   return new Set(warnings.filter((w) => w.kind === 'frost' && w.carried).flatMap((w) => w.cohortIds));
 }
 
+/** Cohorts of a bench that are listed at first. */
+const LISTED = 40;
+
+interface StandingProps {
+  bed: BedRoom;
+  chosen: string | null;
+  frosted: ReadonlySet<string>;
+  onChoose: (id: string | null) => void;
+}
+
+/** Cohorts of a bench by name, each to be taken in hand. */
+function Standing({ bed, chosen, frosted, onChoose }: StandingProps) {
+  const [all, setAll] = useState(false);
+  const listed = all ? bed.cohorts : bed.cohorts.slice(0, LISTED);
+  const hidden = bed.cohorts.length - listed.length;
+  return (
+    <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label={`Cohorts at ${bed.name}`}>
+      {listed.map((c) => (
+        <button
+          key={c.id}
+          type="button"
+          aria-pressed={c.id === chosen}
+          className={`btn btn-sm min-h-11 lg:min-h-8 ${c.id === chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
+          onClick={() => onChoose(c.id === chosen ? null : c.id)}
+        >
+          {c.code} <span className="font-normal">{c.plants}</span>
+          {frosted.has(c.id) && (
+            <span className="flex items-center gap-1 text-info">
+              <Snowflake size={15} aria-hidden /> carry in
+            </span>
+          )}
+        </button>
+      ))}
+      {hidden > 0 && (
+        <button type="button" className="btn btn-sm btn-ghost min-h-11" onClick={() => setAll(true)}>
+          {hidden} more
+        </button>
+      )}
+      {bed.more > 0 && (
+        <Link className="underline" to={`/cohorts?place=${bed.id}`}>
+          {bed.more} besides, not drawn: see the register
+        </Link>
+      )}
+    </div>
+  );
+}
+
 /** Places with what stands on them to scale, how full they will be, and moves between them. */
 export function Benches() {
   const { data, error } = useRoom();
@@ -193,24 +240,7 @@ export function Benches() {
             under={held !== null && over === bed.id}
             onTake={take}
           />
-          <div className="flex flex-wrap gap-1.5" role="group" aria-label={`Cohorts at ${bed.name}`}>
-            {bed.cohorts.map((c) => (
-              <button
-                key={c.id}
-                type="button"
-                aria-pressed={c.id === chosen}
-                className={`btn btn-sm min-h-11 lg:min-h-8 ${c.id === chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
-                onClick={() => choose(c.id === chosen ? null : c.id)}
-              >
-                {c.code} <span className="font-normal">{c.plants}</span>
-                {frosted.has(c.id) && (
-                  <span className="flex items-center gap-1 text-info">
-                    <Snowflake size={15} aria-hidden /> carry in
-                  </span>
-                )}
-              </button>
-            ))}
-          </div>
+          <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
         </section>
       ))}
       {held && (
