@@ -4,6 +4,7 @@ import type { PlannedStep } from '@gonimos/core/course';
 import { batchOf, COMPONENTS, LIBRARY_RECIPES } from '@gonimos/core/mixes';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
+import { countRow } from '../stock/count.ts';
 
 /** Steps that open within so many days speak for mix. */
 const SPOKEN_FOR = 90;
@@ -100,15 +101,7 @@ export async function writeMix(sql: Sql, m: SaveMix): Promise<void> {
 
 /** Counts one component; version 0 counts it for the first time. */
 export async function writeMixCount(sql: Sql, c: CountMix, today: string): Promise<void> {
-  const last = await sql('record').max({ seq: 'seq' }).first<{ seq: number | null }>();
-  const row = {
-    counted: c.counted,
-    countedOn: today,
-    countedSeq: last?.seq ?? 0,
-    arriving: c.arriving,
-    arrives: c.arrives ?? null,
-    version: c.version + 1,
-  };
+  const row = await countRow(sql, c, today);
   const written =
     c.version === 0
       ? await sql('mix_stock')

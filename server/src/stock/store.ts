@@ -6,6 +6,7 @@ import { groupBy } from '@gonimos/core/group';
 import { doneInParts } from '../course/store.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
+import { countRow } from './count.ts';
 
 /** Steps that open within so many days speak for containers. */
 const SPOKEN_FOR = 90;
@@ -139,15 +140,7 @@ export async function writeArrival(sql: Sql, a: Arrival, today: string): Promise
 
 /** A fresh count of one kind; version 0 counts it for the first time. */
 export async function writeCount(sql: Sql, c: CountStock, today: string): Promise<void> {
-  const last = await sql('record').max({ seq: 'seq' }).first<{ seq: number | null }>();
-  const row = {
-    counted: c.counted,
-    countedOn: today,
-    countedSeq: last?.seq ?? 0,
-    arriving: c.arriving,
-    arrives: c.arrives ?? null,
-    version: c.version + 1,
-  };
+  const row = await countRow(sql, c, today);
   const written =
     c.version === 0
       ? await sql('container_stock')

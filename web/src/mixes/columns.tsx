@@ -25,7 +25,7 @@ interface PotProps {
   tall: number;
 }
 
-/** One pot cut through: the paler a layer, the more air is in it once it has drained. */
+/** One pot cut through: the less blue a layer, the more air is in it once it has drained. */
 function Pot({ pot, blend, scale, tall }: PotProps) {
   const { depth } = shapeOf(pot);
   const column = columnOf(blend, shapeOf(pot));

@@ -60,7 +60,7 @@ function InPots({ mix }: { mix: Mix }) {
         </select>
       </label>
       <p className="soft text-sm">
-        Watered through and drained. The darker a layer, the wetter: the bottom of every pot stays wet, so a
+        Watered through and drained. The bluer a layer, the wetter: the bottom of every pot stays wet, so a
         shallow one holds less air in the same mix. Method of Bilderback & Fonteno 1987, from memory; curve of
         van Genuchten 1980; grain data common practice.
       </p>
