@@ -12,7 +12,10 @@ const FLAGS = [
 
 /** Debian's Chromium, headless. */
 export const openBrowser = (): Promise<Browser> =>
-  chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: FLAGS });
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
+    args: FLAGS,
+  });
 
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };

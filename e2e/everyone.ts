@@ -9,12 +9,18 @@ import { reach, SCREENS, type Screen } from './screens.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** Faults that keep someone out: axe's serious and critical ones. */
-async function serious(page: Page, rules?: string[]): Promise<string[]> {
+/** The work and the sheets over it: what stands around them is the same on every page. */
+const WORK = { include: [['#work'], ['dialog']] };
+
+/** Faults that keep someone out: axe's serious and critical ones, of the whole page or of the work alone. */
+async function serious(page: Page, rules?: string[], context: object | null = null): Promise<string[]> {
   // put into the page once, not before each question
   if (!(await page.evaluate("typeof axe === 'object'"))) await page.evaluate(AXE);
   const asked = { resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) };
-  const { violations } = await page.evaluate<AxeResults>(`axe.run(document, ${JSON.stringify(asked)})`);
+  // a page that was not found has no frame
+  const framed = context && (await page.locator('#work').count()) > 0;
+  const where = framed ? JSON.stringify(context) : 'document';
+  const { violations } = await page.evaluate<AxeResults>(`axe.run(${where}, ${JSON.stringify(asked)})`);
   return violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`);
@@ -51,9 +57,13 @@ async function signIn(at: ReturnType<typeof here>, dark: boolean, found: Found):
 }
 
 /** Looks at a screen that stands, at a width. */
-async function look(page: Page, name: string, rules: string[] | undefined, found: Found): Promise<void> {
+async function look(
+  page: Page,
+  { name, rules, context }: { name: string; rules?: string[]; context: object | null },
+  found: Found,
+): Promise<void> {
   await page.waitForTimeout(100);
-  found[name] = await serious(page, rules);
+  found[name] = await serious(page, rules, context);
   const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   if (wide > 1) found[`${name} is too wide`] = [`${wide} px`];
 }
@@ -68,12 +78,15 @@ export async function forEveryone(
   const { page, context } = await at.enter('Owner', DESK);
   page.on('pageerror', (e) => (found[`thrown: ${e.message}`] = [page.url()]));
   for (const s of screens) {
+    const first = s === screens[0];
+    // the frame is looked at once
+    const context = first ? null : WORK;
     await reach(page, s);
-    await look(page, `${s.name}, desk`, undefined, found);
+    await look(page, { name: `${s.name}, desk`, context }, found);
     await page.setViewportSize(PHONE);
     await page.getByText(s.ready).first().waitFor({ state: 'attached' });
-    const rules = s === screens[0] ? [...IN_ONE_HAND, ...IN_THE_DARK] : IN_ONE_HAND;
-    await look(page, `${s.name}, phone`, rules, found);
+    const rules = first ? [...IN_ONE_HAND, ...IN_THE_DARK] : IN_ONE_HAND;
+    await look(page, { name: `${s.name}, phone`, rules, context }, found);
     await page.setViewportSize(DESK);
   }
   await context.close();
@@ -87,7 +100,7 @@ export async function inTheDark(at: ReturnType<typeof here>, screens: readonly S
   const { page, context } = await at.enter('Owner', DESK, true);
   for (const s of screens) {
     await reach(page, s);
-    await look(page, s.name, IN_THE_DARK, found);
+    await look(page, { name: s.name, rules: IN_THE_DARK, context: null }, found);
   }
   await context.close();
   expect(wanting(found)).to.deep.equal({});

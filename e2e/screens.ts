@@ -22,6 +22,13 @@ const cohort = (code: string, tab?: string) => async (page: Page) => {
   await page.getByRole('link', { name: code }).click();
   if (tab) await page.getByRole('link', { name: tab }).click();
 };
+/** A page of a cohort that no tab leads to. */
+const of = (code: string, part: string) => async (page: Page) => {
+  await page.goto('/cohorts');
+  await page.getByRole('link', { name: code }).click();
+  await page.waitForURL(/\/cohorts\/[0-9a-f-]{36}/);
+  await page.goto(`${new URL(page.url()).pathname}/${part}`);
+};
 const tab = (name: string) => async (page: Page) => {
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name }).click();
@@ -50,7 +57,9 @@ export const SCREENS: readonly Screen[] = [
   { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
   { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', 'Roots'), picture: 'root-bench' },
   { name: 'stem', ready: 'Where to cut', reach: tab('Stem'), picture: 'stem' },
-  { name: 'trunk', ready: 'Base caliper', reach: tab('Trunk') },
+  { name: 'bends', ready: 'No. 12', reach: of('JC-33', 'bends') },
+  { name: 'set together', ready: 'In the middle', reach: of('TC-36', 'fuse') },
+  { name: 'trunk', ready: 'Base caliper', reach: of('FM-30', 'trunk') },
   { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage') },
   { name: 'benches', ready: 'more than fits', reach: at('/benches'), picture: 'benches' },
   { name: 'mixes', ready: 'In the bins', reach: at('/shed'), picture: 'shed' },

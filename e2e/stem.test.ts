@@ -96,4 +96,70 @@ describe('the stem', () => {
     await press('Undo');
     await page.getByRole('button', { name: 'a bud' }).waitFor();
   });
+
+  it('a bend recipe for each whip, none alike; other lines when asked, and what cannot be bent is told', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id, live } = await find(page, 'JC-33');
+    await page.goto(`/cohorts/${id}/bends`);
+    await page.getByText(`${live} lines`).waitFor();
+    const first = page.getByRole('article', { name: 'Plant 1', exact: true });
+    const before = await first.innerText();
+    expect(before).to.contain('1: at').and.contain('Tightest');
+    await page.getByRole('button', { name: 'Other lines' }).click();
+    await page.getByText(`${live} lines`).waitFor();
+    expect(await first.innerText()).not.to.equal(before);
+    await page.getByLabel('At the base').fill('90');
+    await page.getByText('A base is 1 mm to 40 mm').waitFor();
+    await page.getByLabel('At the base').fill('38');
+    await page.getByText(/without one: too thick/).waitFor();
+  });
+
+  it('branches told apart: what comes off by vigour, who leads at the cut, kept with the drawing', async () => {
+    const { page } = await at.enter('Grower');
+    const { id } = await find(page, 'FM-30');
+    await page.goto(`/cohorts/${id}/stem`);
+    const branches = page.getByRole('region', { name: 'Branches' });
+    await branches.getByText('a dead stub').waitFor();
+    // another front is looked from by one tap
+    await page
+      .getByRole('button', { name: /^Look from here/ })
+      .first()
+      .click();
+    await page.getByRole('region', { name: 'Fronts' }).getByText('drawn so').waitFor();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await page.getByRole('button', { name: 'a branch' }).click();
+    await page.getByLabel('It rises').fill('100');
+    await branches.getByText('grows back into the stem').waitFor();
+    await page.getByLabel('It is to be').selectOption('first branch');
+    await branches.getByText('grows back into the stem').waitFor({ state: 'detached' });
+    await page
+      .getByRole('region', { name: 'Where to cut' })
+      .getByRole('button', { name: 'Cut here' })
+      .first()
+      .click();
+    await page.getByRole('group', { name: 'After the cut' }).getByText('leads').first().waitFor();
+    await branches.getByRole('button', { name: 'So it is' }).click();
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    const { records } = await ask<StemBench>(page, `/cohorts/${id}/stem`);
+    const roles = records.flatMap((r) => r.record.parts.map((p) => p.role ?? null));
+    expect(roles.filter((r) => r === 'leader')).to.have.length(1);
+    expect(roles).to.include('first');
+  });
+
+  it('two stems set together: turned, placed, become one plant, and their joint is looked at', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id, live } = await find(page, 'FM-36');
+    await page.goto(`/cohorts/${id}/fuse`);
+    await page.getByLabel('Curves to').first().fill('0');
+    await page.getByLabel('Curves to').nth(1).fill('180');
+    const stand = page.getByRole('region', { name: 'How they stand' });
+    await stand.getByText('in the middle').waitFor();
+    await page.getByRole('button', { name: /^Set together: 2 stems/ }).click();
+    const made = page.getByRole('region', { name: 'Set together' });
+    await made.getByText(/One after [\d.]+ seasons/).waitFor();
+    expect((await find(page, 'FM-36')).live).to.equal(live - 1);
+    await made.getByRole('button', { name: 'Did not join' }).click();
+    await made.getByText('bound: 2 in the nursery, 0 joined, 1 did not').waitFor();
+  });
 });

@@ -1,6 +1,6 @@
 /**
- * Everything that can be checked, on a fresh machine: installs what is missing, then format, lint,
- * types, arrows, unused code, the tests of core, contract, server and the interface’s words, and the journeys in a real
+ * Everything that can be checked, on a fresh machine: installs what is missing, then lint and arrows, format, types,
+ * circles, unused code, the tests of core, contract, server and the interface’s words, and the journeys in a real
  * browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e; and how much of the code the unit tests meet: npm test -- coverage.
  */
@@ -12,12 +12,11 @@ import { needChromium, needPoppler, ROOT } from './lib/packages.mjs';
 import { step } from './lib/say.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
 
-// types are told by the quick compiler; the linter still needs the older one, which can be asked from a program
+// the linter also holds the arrows: which part may reach which, and that no files lean on each other
 const CHECKS = [
-  ['lint', 'eslint', ['.']],
-  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['lint', 'oxlint', ['--type-aware', '--quiet']],
+  ['format', 'oxfmt', ['--check']],
   ['types', process.execPath, ['node_modules/typescript-7/bin/tsc', '-p', 'tsconfig.json']],
-  ['arrows', 'depcruise', ['--output-type', 'err', 'core', 'contract', 'server', 'web', 'e2e']],
   ['circles', process.execPath, ['scripts/circles.mjs']],
   ['unused code', 'knip', ['--no-config-hints']],
 ];
@@ -93,11 +92,9 @@ await withCluster(
     const lives = wanted('unit') || wanted('e2e') || measured;
     // none of them writes, and most of them wait for the disk
     const checks = wanted('checks') ? CHECKS.map(check) : [];
-    const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', ...checks.slice(1)]);
+    const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', ...checks]);
     const env = { ...cluster, GONIMOS_TEST_DEMO: demo };
     if (wanted('unit') || measured) await mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
-    // the linter has one core at most and takes longest: the tests go on beside it
-    await checks[0];
     if (wanted('e2e')) await mocha(['e2e/*.test.ts'], env, folder, false);
   },
   { volatile: true },

@@ -1,5 +1,5 @@
 import type { PlaceKind } from './nursery.ts';
-import type { MonthFull } from '@gonimos/core/beds';
+import type { MonthFull, WinterMove } from '@gonimos/core/beds';
 import type { RingRun } from '@gonimos/core/trunk';
 
 /** A cohort as it is drawn in its bed. */
@@ -45,6 +45,21 @@ export interface FullBed {
   /** "2037-05" */
   month: string;
   share: number;
+}
+
+/** Plants that are hardened off, go out to rest, or are set out again. */
+export interface HardenLine {
+  cohortId: string;
+  code: string;
+  title: string;
+  opens: string;
+  closes: string;
+}
+
+/** What goes where before the cold of the year ahead, and what is led out by degrees. */
+export interface WinterPlan {
+  moves: WinterMove[];
+  out: HardenLine[];
 }
 
 /** A place of the nursery seen from above. */

@@ -33,7 +33,7 @@ export const date = () =>
     .test(
       'date',
       'is not a date written YYYY-MM-DD',
-      (v: string | null | undefined) => v === null || isIsoDate(v),
+      (v: string | null | undefined) => v === null || v === undefined || isIsoDate(v),
     );
 
 export const count = (most = 100_000) =>

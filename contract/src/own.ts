@@ -1,3 +1,4 @@
+import { FINISHES } from '@gonimos/core/containers';
 import type { Own } from '@gonimos/core/library';
 import { CHILL_NEED, EASE, FREE_RING, GROWTH_GROUPS, type SowTime } from '@gonimos/core/taxa';
 import { array, boolean, number, object, string, tuple, type InferType } from 'yup';
@@ -90,6 +91,12 @@ const containerEdit = () =>
     base: sides(10, 5000),
     depth: needed(10, 2000, 'mm'),
     shared: boolean().required('is missing'),
+    /** of a pot to be looked at with its tree */
+    look: object({ colour: name(40), finish: oneOf(FINISHES) })
+      .noUnknown()
+      .nullable()
+      .notRequired()
+      .default(null),
   })
     .noUnknown()
     .required('is missing');

@@ -61,7 +61,15 @@ export const workOn = (
 });
 
 export type RecordKind =
-  'work' | 'look' | 'put off' | 'visit' | 'moved' | 'released' | 'missed' | 'lapsed' | 'let go';
+  | 'work'
+  | 'look'
+  | 'put off'
+  | 'visit'
+  | 'moved'
+  | 'released'
+  | 'missed'
+  | 'lapsed'
+  | 'let go';
 
 export interface RecordRow {
   id: string;

@@ -101,3 +101,9 @@ export interface Round {
   fittings: { soon: FittingLine[]; all: number };
   watch: { text: string; when: string; cohortId: string | null }[];
 }
+
+/** Somebody who may be given a share of the day. */
+export interface HandRow {
+  id: string;
+  name: string;
+}

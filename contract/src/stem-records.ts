@@ -2,11 +2,15 @@ import type { LabStart } from '@gonimos/core/lab';
 import {
   CHOP_WAYS,
   FEEDS,
+  ROLES,
+  VITALITIES,
   STEM_PARTS,
   STYLES,
   stemFaults,
   type ChopWay,
   type Feeds,
+  type Role,
+  type Vitality,
   type RootSeen,
   type Sprouts,
   type StemPartKind,
@@ -33,6 +37,9 @@ const part = body({
   since: date().nullable().default(null),
   foliage: measure(0.05, 2, '').nullable().default(null),
   feeds: string<Feeds>().oneOf(FEEDS, noneOf(FEEDS)).nullable().default(null),
+  role: string<Role>().oneOf(ROLES, noneOf(ROLES)).nullable().default(null),
+  rise: measure(-90, 120, '°').nullable().default(null),
+  vitality: string<Vitality>().oneOf(VITALITIES, noneOf(VITALITIES)).nullable().default(null),
   note: text(200).default(''),
 });
 

@@ -9,6 +9,8 @@ export const countStock = body({
   counted: count().required('is missing'),
   arriving: count().default(0),
   arrives: date().nullable().notRequired().default(null),
+  /** found past use: cracked, brittle, holes too wide; not among those counted */
+  worn: count().default(0),
 });
 /** What came of a delivery that was expected, and when the rest comes; null: never. */
 export const arrival = body({
@@ -30,5 +32,19 @@ export interface StockRow {
   arrives: string | null;
   /** wanted by steps of the next ninety days */
   wanted: number;
+  /** past use when it was counted */
+  worn: number;
+  /** steps that speak for it, the nearest first; as many as are shown */
+  wants: StockWant[];
+  /** what no shelf and no delivery covers: how many, and from which day on; null: all is covered */
+  short: { count: number; on: string } | null;
   version: number;
+}
+
+/** A step that speaks for containers on its day. */
+export interface StockWant {
+  cohortId: string;
+  code: string;
+  count: number;
+  on: string;
 }

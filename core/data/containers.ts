@@ -1,6 +1,6 @@
 import type { Wall } from '../src/containers/index.ts';
 
-/** Name, wall, inside length (or diameter), width at the rim, the same at the base, depth: mm; shared by many plants. Invented ware. */
+/** Name, wall, inside length (or diameter), width at the rim, the same at the base, depth: mm; shared by many plants, or of cloth. Invented ware. */
 type Row = [
   id: string,
   name: string,
@@ -8,7 +8,7 @@ type Row = [
   rim: [number, number] | number,
   base: [number, number] | number,
   depth: number,
-  shared?: 'shared',
+  more?: 'shared' | 'flexible',
 ];
 
 export const CONTAINER_ROWS: Row[] = [
@@ -26,6 +26,8 @@ export const CONTAINER_ROWS: Row[] = [
   ['basket-25', 'pond basket 25 cm', 'air-pruning', [250, 250], [190, 190], 170],
   ['basket-32', 'pond basket 32 cm', 'air-pruning', [320, 320], [250, 250], 200],
   ['tray-wide', 'wide training box 45 × 30 cm', 'air-pruning', [450, 300], [440, 290], 110],
+  ['band-10', 'bottomless band 10 cm', 'air-pruning', [95, 95], [95, 95], 140],
+  ['bag-15', 'cloth bag 15 L', 'air-pruning', 280, 280, 260, 'flexible'],
   ['training-22', 'training pot 22 cm, shallow', 'smooth', 220, 190, 80],
   ['show-14', 'show pot 14 cm', 'smooth', [140, 100], [130, 90], 40],
   ['ground', 'open ground', 'ground', [600, 600], [600, 600], 400],

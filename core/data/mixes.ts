@@ -57,7 +57,12 @@ const ROWS: readonly Row[] = [
   ['peat', 'sphagnum peat', [0.3, 2.5], 0.5, 0.85, 0.8, 1.55, 1.8, 0, false, MEMORY],
   ['compost', 'leaf mould', [0.2, 3], 0.45, 0.65, 0.6, 1.9, 1.6, 0.1, false, CP],
   ['loam', 'loam', [0.002, 0.2], 0.47, 0, 0, 2.65, 1.25, 0, false, CP],
+  // what comes out of pots: mineral for the most part, its sharpest grains worn; looked through before it is used
+  ['old-mix', 'old mix, sieved', [1.5, 6], 0.41, 0.45, 0.38, 2.5, 3, 0.25, true, CP],
 ];
+
+/** Old mix comes from pots, never from a bag. */
+export const OLD_MIX = 'old-mix';
 
 export const COMPONENTS: readonly Component[] = ROWS.map(
   ([id, name, grain, between, inside, holds, solid, alike, sieved, dusty, basis]) => ({
@@ -79,6 +84,12 @@ export const COMPONENTS: readonly Component[] = ROWS.map(
 export interface Part {
   component: string;
   parts: number;
+}
+
+/** A coarser mix below the roots: so much of the depth of the pot, 0..1. */
+export interface Under {
+  share: number;
+  parts: Part[];
 }
 
 export interface Recipe {

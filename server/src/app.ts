@@ -64,6 +64,8 @@ import { WATCHES } from './watches.ts';
 import { labelRoutes } from './labels/routes.ts';
 import { rootRoutes } from './roots/routes.ts';
 import { stemRoutes } from './stem/routes.ts';
+import { fitRoutes } from './fit/routes.ts';
+import { fusingRoutes } from './fusing/routes.ts';
 import { trunkRoutes } from './trunk/routes.ts';
 import { roundRoutes } from './round/routes.ts';
 import { seasonRoutes } from './season/routes.ts';
@@ -106,6 +108,8 @@ const ROUTES: readonly ((app: FastifyInstance) => void)[] = [
   rootRoutes,
   stemRoutes,
   trunkRoutes,
+  fitRoutes,
+  fusingRoutes,
   roundRoutes(WATCHES),
   labelRoutes,
   fileRoutes,

@@ -23,7 +23,12 @@ describe('a check of cuttings, taken back', () => {
   it('a check undone puts back the dead, and the potting made with it', async () => {
     const cut = await w.stuck();
     const check = {
-      ...{ id: id(), cohortId: cut.id, stepKey: 'check', on: '2037-03-05', note: '', minutes: null },
+      id: id(),
+      cohortId: cut.id,
+      stepKey: 'check',
+      on: '2037-03-05',
+      note: '',
+      minutes: null,
       batches: [{ name: '', rooted: 60, callus: 0, dead: 40 }],
       potNow: true,
     };
@@ -49,9 +54,15 @@ describe('a check of cuttings, taken back', () => {
   it('a check that parted callus off, undone: the dead are back, the parted stay a cohort of their own', async () => {
     const cut = await w.stuck();
     const check = {
-      ...{ id: id(), cohortId: cut.id, stepKey: 'check', on: '2037-03-05', note: '', minutes: null },
+      id: id(),
+      cohortId: cut.id,
+      stepKey: 'check',
+      on: '2037-03-05',
+      note: '',
+      minutes: null,
       batches: [{ name: '', rooted: 50, callus: 30, dead: 20 }],
-      ...{ potNow: true, part: { newId: id(), newCode: 'CALLUS-3' } },
+      potNow: true,
+      part: { newId: id(), newCode: 'CALLUS-3' },
     };
     await must(v.post('/checks', check));
     await must(v.post(`/records/${check.id}/undo`, { id: id() }));

@@ -95,4 +95,15 @@ describe('containers of one’s own', () => {
       ).statusCode,
     ).to.equal(400);
   });
+
+  it('colour and finish are kept with it, asked for in words that are known', async () => {
+    const bowl = (look: unknown, basedOn = 0) =>
+      crock({ ownId: 'own-bowl', basedOn }, { name: 'blue bowl', depth: 50, look });
+    await refusal(w.v.post('/own-containers', bowl({ colour: '', finish: 'glazed' })), 'edit.look.colour');
+    await refusal(w.v.post('/own-containers', bowl({ colour: 'blue', finish: 'shiny' })), 'edit.look.finish');
+    await refusal(w.v.post('/own-containers', bowl('blue')), 'edit.look');
+    await must(w.v.post('/own-containers', bowl({ colour: 'deep blue', finish: 'glazed' })));
+    await w.v.get('/stock');
+    expect(container('own-bowl').look).to.deep.equal({ colour: 'deep blue', finish: 'glazed' });
+  });
 });

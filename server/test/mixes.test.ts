@@ -173,4 +173,91 @@ describe('mixes and their bins', () => {
     expect(bark.wanted).to.be.above(0);
     expect(stock.map((s) => s.wanted).every((n) => n >= 0)).to.equal(true);
   });
+
+  const batch = (more: object = {}) => ({
+    id: id(),
+    mix: 'bark-third',
+    on: '2037-03-09',
+    litres: 50,
+    ...more,
+  });
+  const left = async (batchId: string) => (await shed()).batches.find((x) => x.id === batchId)?.left;
+  const taking = (cohortId: string, batchId: string, litres: number) =>
+    correcting(cohortId, {
+      done: 1,
+      finished: false,
+      details: { potting: { container: 'pot-9' }, mix: { mix: 'bark-third', litres, batch: batchId } },
+    });
+
+  it('a batch made ahead leaves the bins once, work takes from it and not from them, and it is never overdrawn', async () => {
+    await count('pumice', 400);
+    await count('clay', 400);
+    const made = batch();
+    await Promise.all([1, 2, 3].map(() => must(w.v.post('/mix-batches', made))));
+    const after = await have('pumice');
+    expect(after).to.be.below(400 - 50 / 3);
+    const c = await w.ready();
+    const taken = Array.from({ length: 12 }, () => taking(c.id, made.id, 10));
+    const answers = await Promise.all(taken.map((t) => w.v.post('/records', t)));
+    expect(answers.filter((a) => a.statusCode === 200)).to.have.length(5);
+    expect(answers.filter((a) => a.statusCode === 422 || a.statusCode === 400)).to.have.length(7);
+    expect([await left(made.id), await have('pumice')]).to.deep.equal([undefined, after]);
+    // one taken back, and it stands there again
+    const [one] = taken.filter((_, i) => answers[i].statusCode === 200);
+    await must(w.v.post(`/records/${one.id}/undo`, { id: id() }));
+    expect(await left(made.id)).to.be.closeTo(10, 1e-9);
+    // what was taken from cannot be told to be an error
+    const back = await w.v.post('/mix-batches/withdraw', { id: id(), batchId: made.id });
+    expect(back.statusCode).to.equal(409);
+    const error = batch({ litres: 20 });
+    await must(w.v.post('/mix-batches', error));
+    await must(w.v.post('/mix-batches/withdraw', { id: id(), batchId: error.id }));
+    expect([await left(error.id), await have('pumice')]).to.deep.equal([undefined, after]);
+    // a fresh count knows of what was made before it
+    await count('pumice', 300);
+    expect(await have('pumice')).to.equal(300);
+    await refusal(w.v.post('/mix-batches', batch({ on: '2037-03-10' })), 'on');
+    await refusal(w.v.post('/mix-batches', batch({ mix: 'nobody-knows' })), 'mix');
+    await refusal(w.v.post('/mix-batches', batch({ litres: 0 })), 'litres');
+    await refusal(w.v.post('/records', taking(c.id, id(), 1)), 'details.mix.batch');
+    const other = correcting(c.id, { details: { mix: { mix: 'lean', litres: 1, batch: made.id } } });
+    await refusal(w.v.post('/records', other), 'another mix');
+  });
+
+  it('old mix goes back into its bin only once it was looked through, never from plants held apart, and out again when undone', async () => {
+    await count('old-mix', 20);
+    const c = await w.ready();
+    const put = (mix: object) =>
+      correcting(c.id, {
+        done: 1,
+        finished: false,
+        details: { potting: { container: 'pot-9' }, mix: { mix: 'lean', litres: 2, back: 6, ...mix } },
+      });
+    await refusal(w.v.post('/records', put({})), 'details.mix.healthy');
+    const told = put({ healthy: true });
+    await must(w.v.post('/records', told));
+    expect(await have('old-mix')).to.equal(26);
+    await must(w.v.post(`/records/${told.id}/undo`, { id: id() }));
+    expect(await have('old-mix')).to.equal(20);
+    const apart = { id: id(), cohortId: c.id, on: '2037-03-09', found: ['rot'], decision: 'quarantine' };
+    await must(w.v.post('/visits', apart));
+    await refusal(w.v.post('/records', put({ healthy: true })), 'details.mix.back');
+  });
+
+  it('a coarse zone and prices are kept, and refused by field where they cannot be', async () => {
+    const under = { share: 0.2, parts: [{ component: 'pumice-coarse', parts: 1 }] };
+    const zoned = own({ mixId: 'in-zones', name: 'in zones', under });
+    await must(w.v.put('/mixes', zoned));
+    expect((await shed()).mixes.find((m) => m.id === 'in-zones')!.under).to.deep.equal(under);
+    const bad: [object, string][] = [
+      [{ ...under, share: 0.9 }, 'under.share'],
+      [{ ...under, parts: [] }, 'under.parts'],
+      [{ ...under, parts: [{ component: 'gold', parts: 1 }] }, 'under.parts[0].component'],
+    ];
+    for (const [u, why] of bad)
+      await refusal(w.v.put('/mixes', own({ mixId: 'in-zones', version: 1, under: u })), why);
+    const { version } = (await shed()).stock.find((s) => s.component === 'coir')!;
+    await must(w.v.put('/mix-stock', { id: id(), component: 'coir', version, counted: 5, cents: 31 }));
+    expect((await shed()).stock.find((s) => s.component === 'coir')!.cents).to.equal(31);
+  });
 });

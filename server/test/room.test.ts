@@ -1,5 +1,8 @@
 import { expect } from 'chai';
-import type { BedRoom, FullBed } from '@gonimos/contract/beds';
+import type { BedRoom, FullBed, WinterPlan } from '@gonimos/contract/beds';
+import type { CoursePreview } from '@gonimos/contract/cohorts';
+import type { CohortCourse } from '@gonimos/contract/course';
+import type { PotsProposed } from '@gonimos/contract/fit';
 import type { Place } from '@gonimos/contract/nursery';
 import { bench, id, must, refusal, workshop, type Bench } from './harness.ts';
 
@@ -64,5 +67,41 @@ describe('room on the benches', () => {
     expect((await room('North bench')).cohorts.map((x) => x.id)).to.include(c.id);
     await must(w.v.post(`/records/${move.id}/undo`, { id: id() }));
     expect(await both()).to.deep.equal(before);
+  });
+
+  it('before the cold every tender cohort is told where it goes and by when, or that nowhere has room', async () => {
+    const tender = await w.ready({ taxonId: 'murraya-paniculata', placeId: (await place('South bench')).id });
+    const { moves } = await w.v.get<WinterPlan>('/beds/winter');
+    const own = moves.find((m) => m.cohortId === tender.id)!;
+    const house = await place('Heated house');
+    expect(own.to).to.equal(house.id);
+    const { steps } = await w.v.get<CohortCourse>(`/cohorts/${tender.id}/course`);
+    expect(steps.some((s) => s.status === 'planned' && s.closes === own.by)).to.equal(true);
+    for (let i = 1; i < moves.length; i++) expect(moves[i].by >= moves[i - 1].by).to.equal(true);
+    // a house as small as a stool has no room for it
+    await must(measured('Heated house', { length: 300, width: 300 }));
+    const after = (await w.v.get<WinterPlan>('/beds/winter')).moves.find((m) => m.cohortId === tender.id)!;
+    expect(after.to).to.equal(null);
+    expect(after.why).to.contain('no room');
+  });
+
+  it('a cohort is told which pots suit it next, and what stands for years is asked before it is entered', async () => {
+    const c = await w.ready();
+    const { pots } = await w.v.get<PotsProposed>(`/cohorts/${c.id}/pots`);
+    expect(pots).to.have.length(3);
+    expect(pots.every((p) => p.verdict !== 'refused' && p.reasons.length > 0)).to.equal(true);
+    expect((await w.v.send('GET', `/api/cohorts/${id()}/pots`)).statusCode).to.equal(404);
+    const asked = {
+      taxonId: 'acer-campestre',
+      programmeId: 'seed-broadleaf',
+      placeId: c.placeId,
+      started: 'spring 2035',
+      count: 30,
+      container: 'seed-flat',
+      standsAt: 'correct',
+      schools: {},
+    };
+    const { remarks } = await must<CoursePreview>(w.v.post('/calc/course', asked));
+    expect(remarks.map((r) => r.code)).to.include('pot-proposed');
   });
 });

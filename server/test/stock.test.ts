@@ -80,6 +80,82 @@ describe('containers on the shelf', () => {
       'container',
     );
   });
+
+  it('three hundred to be potted with 220 baskets: a shortage of eighty, named with its day, and who speaks for them', async () => {
+    const c = await w.ready({ count: 300, standsAt: 'plug', started: '2036-04-10' });
+    const { container: wanted, target } = await w.step(c.id, 'plug');
+    // of a kind nobody else speaks for
+    expect((await stock(wanted!))!).to.include({ wanted: 300, have: null, short: null });
+    await count(wanted!, { counted: 220 });
+    const row = (await stock(wanted!))!;
+    expect(row.short).to.deep.equal({ count: 80, on: target });
+    expect(row.wants).to.deep.equal([{ cohortId: c.id, code: c.code, count: 300, on: target }]);
+    const told = (await round()).short.find((s) => s.container === wanted);
+    expect(told, 'on the round').to.not.equal(undefined);
+    // a delivery that covers them ends it
+    await count(wanted!, { counted: 220, arriving: 80, arrives: '2037-04-20' });
+    expect((await stock(wanted!))!.short).to.equal(null);
+  });
+
+  it('the second best for now: told again before its day, until the plants go on', async () => {
+    const c = await w.ready();
+    const told = (container: string, until: string | null) => ({
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: '2037-03-09',
+      done: 4,
+      finished: false,
+      details: { potting: { container, until } },
+    });
+    await refusal(w.v.post('/records', told('pot-17', '2037-03-09')), 'details.potting.until');
+    const watched = async () =>
+      (await round()).watch.filter((x) => x.cohortId === c.id && x.text.includes('for now'));
+    await must(w.v.post('/records', told('pot-17', '2037-03-30')));
+    expect((await watched()).map((x) => x.when)).to.deep.equal(['2037-03-30']);
+    const on = told('basket-18', null);
+    await must(w.v.post('/records', on));
+    expect(await watched()).to.deep.equal([]);
+    await must(w.v.post(`/records/${on.id}/undo`, { id: id() }));
+    expect(await watched()).to.have.length(1);
+  });
+
+  it('fifty moves at once: the shelf lacks what they took, and has it back when they are undone', async () => {
+    const c = await w.ready({ count: 60 });
+    await count('pot-17', { counted: 50 });
+    const moves = Array.from({ length: 50 }, () => ({
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: '2037-03-09',
+      done: 1,
+      finished: false,
+      details: { potting: { container: 'pot-17' } },
+    }));
+    await Promise.all(moves.map((m) => must(w.v.post('/records', m))));
+    expect((await stock('pot-17'))!.have).to.equal(0);
+    for (const m of moves.slice(0, 7)) await must(w.v.post(`/records/${m.id}/undo`, { id: id() }));
+    expect((await stock('pot-17'))!.have).to.equal(7);
+  });
+
+  it('emptied containers go back on the shelf with the work, once, no more than plants stood in, and not when it is undone', async () => {
+    const c = await w.ready();
+    const { container: stood } = await w.v.get<{ container: string }>(`/cohorts/${c.id}`);
+    await count(stood, { counted: 10, worn: 3 });
+    const told = (back: number) => ({
+      id: id(),
+      cohortId: c.id,
+      stepKey: 'correct',
+      on: '2037-03-09',
+      details: { potting: { container: 'basket-18', back } },
+    });
+    await refusal(w.v.post('/records', told(9999)), 'details.potting.back');
+    const moved = told(1);
+    await Promise.all([1, 2].map(() => must(w.v.post('/records', moved))));
+    expect(await stock(stood)).to.include({ have: 11, worn: 3 });
+    await must(w.v.post(`/records/${moved.id}/undo`, { id: id() }));
+    expect((await stock(stood))!.have).to.equal(10);
+  });
 });
 
 describe('a shelf that holds too little', () => {

@@ -50,6 +50,8 @@ const router = createBrowserRouter([
           { path: 'trays', ...page(() => import('./trays/trays').then((m) => m.TraysPart)) },
           { path: 'roots', ...page(() => import('./roots/bench').then((m) => m.RootsPart)) },
           { path: 'stem', ...page(() => import('./stem/bench').then((m) => m.StemPart)) },
+          { path: 'fuse', ...page(() => import('./fusing/fuse').then((m) => m.FusePart)) },
+          { path: 'bends', ...page(() => import('./bends/bends').then((m) => m.BendsPart)) },
           { path: 'trunk', ...page(() => import('./trunk/lab').then((m) => m.TrunkPart)) },
           { path: 'lineage', ...page(() => import('./lineage/lineage').then((m) => m.LineagePart)) },
           { path: 'notes', ...page(() => import('./screens/notes').then((m) => m.NotesPart)) },

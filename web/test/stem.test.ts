@@ -82,9 +82,10 @@ describe('drawing a stem', () => {
         .integer({ min: 30, max: 900 })
         .map((finished) => (): Act => ({ do: 'decide', decided: { finished } })),
       fc.constant((d: Drawing): Act => ({ do: 'drop', id: d.record.parts[0]?.id ?? 'none' })),
-      fc
-        .integer({ min: 10, max: 900 })
-        .map((height) => (d: Drawing): Act => ({ do: 'record', record: { ...d.record, height } })),
+      fc.integer({ min: 10, max: 900 }).map((height) => (d: Drawing): Act => ({
+        do: 'record',
+        record: { ...d.record, height },
+      })),
     );
     fc.assert(
       fc.property(fc.array(act, { maxLength: 20 }), (acts) => {

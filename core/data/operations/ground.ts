@@ -49,7 +49,7 @@ export const GROUND = [
     asks: ['container', 'sizes'],
     caution: `Big balls: two people or a lift. ${SAW}`,
     wounds: true,
-    fills: 'fresh',
+    fills: 'lifted',
     aftercare: AFTER_ROOTS,
   }),
   row('tile-look', 'Lift and look: roots over the tile', 'roots', BEFORE_BUDS, 8, ['spade', 'root shears'], {
@@ -122,7 +122,7 @@ export const GROUND = [
       asks: ['container', 'sizes'],
       oldWood: true,
       wounds: true,
-      fills: 'fresh',
+      fills: 'lifted',
       caution: `Permission first. Big balls: two people or a lift. ${SAW}`,
       aftercare: [
         { operation: 'stake', window: lag(0, 2) },

@@ -1,1 +1,2 @@
 export * from './room.ts';
+export * from './winter.ts';

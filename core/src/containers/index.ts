@@ -16,6 +16,18 @@ export interface ContainerKind {
   litres: number;
   /** a flat or tray in which many plants stand together */
   shared: boolean;
+  /** of cloth: no wire holds in its wall */
+  flexible?: boolean;
+  /** of a pot to be looked at with its tree */
+  look?: PotLook | null;
+}
+
+/** How the outside of a pot is finished. */
+export const FINISHES = ['glazed', 'matt', 'unglazed'] as const;
+export interface PotLook {
+  /** in words: "iron brown" */
+  colour: string;
+  finish: (typeof FINISHES)[number];
 }
 
 /** Mix stands this far below the rim, mm. Common practice, no source. */
@@ -56,7 +68,7 @@ const pair = (size: [number, number] | number): [number, number] =>
 
 /** Containers of the library. */
 export const CONTAINERS: readonly ContainerKind[] = CONTAINER_ROWS.map(
-  ([id, name, wall, rim, base, depth, shared]) =>
+  ([id, name, wall, rim, base, depth, more]) =>
     kindOf(id, {
       name,
       wall,
@@ -64,9 +76,31 @@ export const CONTAINERS: readonly ContainerKind[] = CONTAINER_ROWS.map(
       rim: pair(rim),
       base: pair(base),
       depth,
-      shared: shared === 'shared',
+      shared: more === 'shared',
+      flexible: more === 'flexible',
     }),
 );
+
+export type DepthClass = 'shallow' | 'medium' | 'deep';
+/** A pot up to so deep for its width is shallow, and from so deep on deep. Common practice, no source. */
+const SHALLOW = 0.45;
+const DEEP = 0.9;
+
+/** How deep a container is for its width: shallow ones send roots sideways, deep ones down. */
+export function depthClass({ rim, depth }: Pick<ContainerKind, 'rim' | 'depth'>): DepthClass {
+  const part = depth / Math.min(...rim);
+  return part <= SHALLOW ? 'shallow' : part >= DEEP ? 'deep' : 'medium';
+}
+
+/** How water leaves each wall, as it is minded when the pot is prepared. Common practice, no source. */
+const DRAINS: Readonly<Record<Wall, string>> = {
+  smooth: 'mesh over the holes',
+  grooved: 'mesh over the holes',
+  porous: 'mesh over the holes',
+  'air-pruning': 'mesh where its gaps are wide',
+  ground: '',
+};
+export const drainWords = ({ wall }: Pick<ContainerKind, 'wall'>): string => DRAINS[wall];
 
 /** A base is no wider than so many times the rim: else what was typed for one belongs to the other. */
 const WIDEST_BASE = 3;

@@ -3,14 +3,16 @@ import { recipeFor } from '../mixes/index.ts';
 import { rootAngle } from '../programmes/index.ts';
 import { chosen, type QuestionId } from '../schools/index.ts';
 import type { GrowthGroup } from '../taxa/index.ts';
+import { tieDownFor } from '../wire/index.ts';
 import type { Context, Material, StepInHand } from './types.ts';
 
 /** Spare of mix, share. Common practice, no source. */
 const SPARE = 1.1;
 /** Share of fresh mix where the old is used again if it is healthy. Common practice, no source. */
 const FRESH_SHARE = 0.5;
-/** Wire to tie a plant down, mm for each mm of the container's length; wedges for each plant. Common practice, no source. */
-const TIE_WIRE = 2;
+/** Share of its own soil that a lifted plant keeps around its roots, opened up by the mix. Common practice, no source. */
+const OWN_SOIL_SHARE = 1 / 3;
+/** Wedges for each plant. Common practice, no source. */
 const WEDGES = 3;
 
 const WOUND_BY_KIND = (group: GrowthGroup, bark: 'smooth' | 'coarse') => {
@@ -45,19 +47,26 @@ function filled(ctx: Context, { op }: StepInHand, into: string): Material[] {
   const pots = piecesFor(kind, facts.live);
   const again = op.fills === 'again' && option('old-mix') === 'reuse';
   const litres = Math.ceil(kind.litres * pots * SPARE);
-  const fresh = again ? Math.ceil(litres * FRESH_SHARE) : litres;
+  const lifted = op.fills === 'lifted';
+  const fresh = Math.ceil(litres * (again ? FRESH_SHARE : lifted ? 1 - OWN_SOIL_SHARE : 1));
   const holding = option('holding');
-  const mm = Math.max(...kind.rim);
   const material: Material[] = [
     { what: name, amount: fresh, unit: 'L' },
     atHand(FILLING[option('filling')]),
     { what: option('mesh') === 'wired' ? 'mesh and wire clips' : 'mesh, laid', amount: pots, unit: '' },
   ];
   if (again) material.push({ what: 'old mix, sieved, if healthy', amount: litres - fresh, unit: 'L' });
+  else if (lifted)
+    material.push({ what: 'its own soil, shaken off and sieved', amount: litres - fresh, unit: 'L' });
   else if (op.fills === 'again') material.push(atHand('clean washed container'));
   if (kind.shared) return material;
-  if (holding === 'wired')
-    material.push({ what: 'tie-down wire', amount: Math.ceil((TIE_WIRE * mm * pots) / 1000), unit: 'm' });
+  if (holding === 'wired' && kind.flexible)
+    material.push({ what: 'stakes, soft tie', amount: pots, unit: '' });
+  else if (holding === 'wired') {
+    const tie = tieDownFor(kind);
+    const metres = Math.ceil((tie.length * SPARE * pots) / 1000);
+    material.push({ what: `tie-down wire, ${tie.wire} mm`, amount: metres, unit: 'm' });
+  }
   if (holding === 'wedges') material.push({ what: 'wedges', amount: WEDGES * pots, unit: '' });
   return material;
 }

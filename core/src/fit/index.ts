@@ -1,3 +1,4 @@
 export * from './chain.ts';
 export * from './judge.ts';
 export * from './plant.ts';
+export * from './propose.ts';

@@ -2,6 +2,7 @@ import { BEARS_WET, CLEAR, DRINKS, GAPS, ROOTS_RUN, SHOWN, WIND } from '../../da
 import { container, type ContainerKind } from '../containers/index.ts';
 import { columnOf, emptyWeight, shapeOf, type Blend } from '../mixes/index.ts';
 import { roomIn, roomTowards } from '../roots/index.ts';
+import type { GrowthGroup } from '../taxa/index.ts';
 import { percent } from '../words/index.ts';
 import { ballLitres, freshWeight, leafOf, sailOf, WAYS, type Potted } from './plant.ts';
 
@@ -79,7 +80,15 @@ function crownThatStands(plant: Potted, pot: ContainerKind, dryPot: number, offs
   return 0;
 }
 
-function wetReason(plant: Potted, wetFor: number, roomy: boolean): Reason | null {
+/** Days until so many litres of mix that no root reaches are drunk dry by the whole plant. */
+export const wetDays = (
+  plant: Pick<Potted, 'group' | 'caliper' | 'crown'>,
+  litres: number,
+  water: number,
+): number => (litres * water) / Math.max(1e-6, leafOf(plant) * DRINKS.value);
+
+/** What is said of mix that stays wet for longer than the kind bears; null where it does not. */
+export function wetReason(plant: Pick<Potted, 'group'>, wetFor: number, roomy: boolean): Reason | null {
   const bears = BEARS_WET[plant.group];
   const days = Math.round(wetFor);
   if (wetFor <= bears) return null;
@@ -129,7 +138,19 @@ function circlingReason(pot: ContainerKind, clear: number): Reason | null {
 }
 
 /** Pots to be looked at with their tree. */
-const isShow = (pot: ContainerKind): boolean => /^(show|training)-/.test(pot.id);
+const isShow = (pot: ContainerKind): boolean => Boolean(pot.look) || /^(show|training)-/.test(pot.id);
+
+/** Kinds that usually stand in unglazed pots. Common practice, no source. */
+const UNGLAZED: readonly GrowthGroup[] = ['pine', 'juniper-cypress'];
+
+/** What the eye says to the finish of a pot under such a tree. */
+function finishReason({ group }: Potted, { look }: ContainerKind): Reason | null {
+  if (!look) return null;
+  const { colour, finish } = look;
+  if (finish === 'glazed' && UNGLAZED.includes(group))
+    return { verdict: 'flagged', text: `Glazed, ${colour}: under a conifer an unglazed pot is usual` };
+  return { verdict: 'good', text: `${finish}, ${colour}` };
+}
 
 /** Whether a pot on show is in proportion to its tree: its length by the height, its depth by the trunk. */
 function proportion(plant: Potted, pot: ContainerKind): Reason | null {
@@ -171,8 +192,7 @@ export function judge(plant: Potted, pot: ContainerKind, setting: Setting, blend
   const below = shape.depth - plant.depth;
   const ball = Math.min(ballLitres(plant), pot.litres);
   const column = columnOf(blend, shape);
-  const unreached = pot.litres - ball;
-  const wetFor = (unreached * column.water) / Math.max(1e-6, leafOf(plant) * DRINKS.value);
+  const wetFor = wetDays(plant, pot.litres - ball, column.water);
   const dryPot = emptyWeight(pot) + pot.litres * blend.dry;
   const fresh = freshWeight(plant);
   const offset = (Math.hypot(setting.aside, setting.behind) / 1000) * (fresh / (fresh + dryPot));
@@ -187,6 +207,7 @@ export function judge(plant: Potted, pot: ContainerKind, setting: Setting, blend
     stabilityReason(plant, pot, stands, dryPot, offset),
     circlingReason(pot, clear),
     proportion(plant, pot),
+    finishReason(plant, pot),
   ].filter((r): r is Reason => r !== null);
   if (reasons.length === 0)
     reasons.push({ verdict: 'good', text: 'Room at the sides and below, and soon drunk dry' });

@@ -46,7 +46,7 @@ export const ballLitres = ({ reach, depth }: Pick<Potted, 'reach' | 'depth'>): n
 };
 
 /** Leaf of the whole plant, m². */
-export const leafOf = ({ group, caliper, crown }: Potted): number =>
+export const leafOf = ({ group, caliper, crown }: Pick<Potted, 'group' | 'caliper' | 'crown'>): number =>
   LEAF_PER_WOOD[group] * ((Math.PI / 4) * (caliper / 10) ** 2) * crown;
 
 /** What stands above the soil, fresh, kg. */

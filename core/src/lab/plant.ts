@@ -140,7 +140,7 @@ export class LabPlant {
     this.leader = 0;
     for (let j = 0; j < HEIGHTS.length; j++) if (HEIGHTS[j] > height) this.stem[j] = 0;
     // sacrifices above the cut go with the stem
-    for (const s of [...this.sacrifices]) if (s.height > height) this.drop(s.id);
+    for (const s of this.sacrifices.filter((x) => x.height > height)) this.drop(s.id);
     this.lose(0, 0.85);
   }
 

@@ -16,6 +16,8 @@ export function wetAt(blend: Blend, height: number): number {
 /** Air and water of a mix in a pot that was watered through and has drained; of its volume, 0..1. */
 export interface Column {
   air: number;
+  /** air around the roots: above the coarse zone, where there is one */
+  around: number;
   water: number;
   /** grains, and pores in them that water never enters and air hardly leaves */
   solid: number;
@@ -38,26 +40,48 @@ export function shapeOf(c: ContainerKind): Shape {
   return { depth, area: (height) => round * at(0, height) * at(1, height) };
 }
 
+/** A coarser mix below the roots: so much of the depth, 0..1. */
+export interface Zone {
+  blend: Blend;
+  share: number;
+}
+
+/**
+ * Over grains so many times its own size a mix holds its water as over a floor: the film of water breaks there. The
+ * capillary barrier of soil physics; the factor is from memory.
+ */
+const BREAKS = 3;
+
 /**
  * Air and water in a pot, after the method of Bilderback & Fonteno 1987, Journal of Environmental Horticulture 5:180
  * (from memory): the bottom stays wet, and with each height above it wider pores drain, so that the same mix has less
  * air in a shallow pot. Water inside the grains stays; pores in them that take none up are not counted as air.
+ * Over a much coarser zone a mix drains as over the bottom of the pot: the zone takes depth from it.
  */
-export function columnOf(blend: Blend, shape: Shape): Column {
-  let all = 0;
-  let dry = 0;
+export function columnOf(blend: Blend, shape: Shape, zone: Zone | null = null): Column {
+  const top = zone ? zone.share * shape.depth : 0;
+  const floor = zone && zone.blend.grain >= BREAKS * blend.grain ? top : 0;
+  const all = { area: 0, air: 0, open: 0 };
+  const around = { area: 0, air: 0 };
   const slices: Column['slices'] = [];
   for (let i = 0; i < SLICES; i++) {
     const at = ((i + 0.5) / SLICES) * shape.depth;
     const area = shape.area(at);
-    const drained = 1 - wetAt(blend, at / 10);
-    all += area;
-    dry += area * drained;
-    slices.push({ at, air: blend.between * drained });
+    const low = zone !== null && at < top;
+    const here = low ? zone.blend : blend;
+    const air = here.between * (1 - wetAt(here, (low ? at : at - floor) / 10));
+    all.area += area;
+    all.air += area * air;
+    all.open += area * (here.between + here.holds);
+    if (!low) {
+      around.area += area;
+      around.air += area * air;
+    }
+    slices.push({ at, air });
   }
-  const air = (blend.between * dry) / all;
-  const open = blend.between + blend.holds;
-  return { air, water: open - air, solid: 1 - open, slices };
+  const air = all.air / all.area;
+  const open = all.open / all.area;
+  return { air, around: around.air / around.area, water: open - air, solid: 1 - open, slices };
 }
 
 /** A drain test of the grower's own: watered through, left to drain, the air measured in a pot. */

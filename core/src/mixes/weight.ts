@@ -1,7 +1,7 @@
 import type { ContainerKind } from '../containers/index.ts';
 import { cp } from '../params/index.ts';
 import type { Blend } from './blend.ts';
-import { columnOf, shapeOf } from './column.ts';
+import { columnOf, shapeOf, type Zone } from './column.ts';
 
 /** One person lifts so much without help, kg. Common practice, no source: local rules come first. */
 export const LIFTED_BY_ONE = cp(20, 'kg');
@@ -24,7 +24,13 @@ export function emptyWeight(c: ContainerKind): number {
 }
 
 /** A container filled with a mix, without its plant, kg: bone dry, and drained after watering. */
-export function filledWeight(c: ContainerKind, blend: Blend): { dry: number; wet: number } {
-  const dry = emptyWeight(c) + c.litres * blend.dry;
-  return { dry, wet: dry + c.litres * columnOf(blend, shapeOf(c)).water };
+export function filledWeight(
+  c: ContainerKind,
+  blend: Blend,
+  zone: Zone | null = null,
+): { dry: number; wet: number } {
+  const low = zone?.share ?? 0;
+  const mix = (1 - low) * blend.dry + low * (zone?.blend.dry ?? 0);
+  const dry = emptyWeight(c) + c.litres * mix;
+  return { dry, wet: dry + c.litres * columnOf(blend, shapeOf(c), zone).water };
 }

@@ -144,8 +144,8 @@ export interface Operation {
   sameSitting?: boolean;
   /** leaves wounds that are treated by school */
   wounds?: boolean;
-  /** fills a container: with fresh mix, or again with some of the old */
-  fills?: 'fresh' | 'again';
+  /** fills a container: with fresh mix, again with some of the old, or with some of the soil it was lifted from */
+  fills?: 'fresh' | 'again' | 'lifted';
   /** holds stems together by school */
   binds?: boolean;
   /** what it leaves over that may be stuck */

@@ -27,7 +27,8 @@ export interface Measures {
 
 /** Whether the directions can be told from chance, by the two tests together. */
 export type Evenness =
-  { told: 'too few' } | { told: 'from one side' | 'in bunches' | 'not from chance'; p: number; rao: number };
+  | { told: 'too few' }
+  | { told: 'from one side' | 'in bunches' | 'not from chance'; p: number; rao: number };
 
 /** What both tests say of directions; with few roots both are weak, and "even" is never claimed. */
 export function evennessOf(directions: readonly number[]): Evenness {

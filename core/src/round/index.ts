@@ -1,2 +1,3 @@
 export * from './kit.ts';
 export * from './sheet.ts';
+export * from './share.ts';

@@ -1,4 +1,5 @@
-import { container, IN_A_TRAY, type ContainerKind } from '../containers/index.ts';
+import { tieDownFor, tieWords } from '../wire/index.ts';
+import { container, drainWords, IN_A_TRAY, type ContainerKind } from '../containers/index.ts';
 import { operation, type Asks, type Operation } from '../operations/index.ts';
 import { box, clipped, Flow, type Page, type Paper, type Ruler } from '../paper/index.ts';
 import { percent, plural } from '../words/index.ts';
@@ -73,7 +74,7 @@ export function linesOf(s: SheetStep): string[] {
   const into = s.container ? container(s.container) : null;
   const lines: string[] = [];
   if (into && into.wall !== 'ground')
-    lines.push(`Prepare first: ${into.name}, mesh in, a mound of mix, no hollow under the base.`);
+    lines.push(`Prepare first: ${into.name}, ${drainWords(into)}, a mound of mix, no hollow under the base.`);
   if (s.rootCut) {
     const most = s.rootCut.limit > s.rootCut.take ? `, never more than ${percent(s.rootCut.limit)}` : '';
     lines.push(
@@ -82,6 +83,10 @@ export function linesOf(s: SheetStep): string[] {
   }
   if (s.topCut) lines.push(`Top: at most ${percent(s.topCut.take)}, always down to a live branch or bud.`);
   if (into) lines.push(setting(op, into));
+  if (into && s.materials.some((m) => m.what.startsWith('tie-down wire')))
+    lines.push(
+      `Held: ${tieWords(tieDownFor(into))}, through the holes and over the ball, ends away from the eyes.`,
+    );
   const own = s.materials.filter((m) => m.amount === null).map((m) => m.what);
   if (own.length > 0) lines.push(`With: ${own.join(', ')}.`);
   return lines;

@@ -5,7 +5,7 @@ import type { SowTime, Taxon } from '../taxa/index.ts';
 /** What seed of a kind wants between harvest and sowing. */
 export type SeedNeeds = { /** hard seed is nicked or steeped first */ scarify: boolean } & (
   | /** sown as it ripens: it does not keep */ { kind: 'fresh'; ripens: SowTime }
-    /** warm moist days first where the embryo is not ripe, then cold moist days */
+  /** warm moist days first where the embryo is not ripe, then cold moist days */
   | { kind: 'stratified'; warm: Param | null; cold: Param }
   | { kind: 'ready' }
 );

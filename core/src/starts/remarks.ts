@@ -18,7 +18,8 @@ export interface Remark {
     | 'cold-missing'
     | 'cold-not-known'
     | 'too-old'
-    | 'no-common-opening';
+    | 'no-common-opening'
+    | 'pot-proposed';
   grave: boolean;
   /** dates in it are written {YYYY-MM-DD} */
   text: string;

@@ -90,6 +90,8 @@ const CARVED = 2.5;
 /** A cutting wants so much of a shoot, and a layer so much of a stem, mm. Common practice, no source. */
 const CUTTING = 120;
 const LAYER = 8;
+/** A grower's own word on what is to lead weighs so many points. Common practice, no source. */
+const SAID = 2;
 /** Shoots of some kinds die back to below the cut: so much is left, of the thickness there. Common practice, no source. */
 const STUB: Partial<Record<Taxon['group'], number>> = {
   'deciduous-broadleaf': 1,
@@ -169,6 +171,7 @@ function cutAt(ask: ChopAsk, at: number, leader: StemPart | null): ChopCut {
       label: leader ? 'even line from stem to leader' : 'no leader yet',
       points: leader ? 3 * Math.min(1, even / EVEN) : 0,
     },
+    { label: 'you want it to lead', points: leader?.role === 'leader' ? SAID : 0 },
     { label: 'thicker parts below', points: -1.5 * thicker.length },
     { label: 'others in hand if it fails', points: Math.min(2, inHand) * 0.5 },
     {

@@ -9,6 +9,21 @@ export type StemPartKind = (typeof STEM_PARTS)[number];
 export const FEEDS = ['trunk', 'roots', 'layer'] as const;
 export type Feeds = (typeof FEEDS)[number];
 
+/** What a living part is to become. */
+export const ROLES = ['leader', 'first', 'back', 'reserve', 'undecided'] as const;
+export type Role = (typeof ROLES)[number];
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  leader: 'leads',
+  first: 'first branch',
+  back: 'back branch',
+  reserve: 'in reserve',
+  undecided: 'not decided',
+};
+
+/** How low buds and shoots do. */
+export const VITALITIES = ['strong', 'weak', 'asleep'] as const;
+export type Vitality = (typeof VITALITIES)[number];
+
 /** One thing on a stem. */
 export interface StemPart {
   id: string;
@@ -24,6 +39,11 @@ export interface StemPart {
   foliage: number | null;
   /** of a sacrifice; not given on one that was drawn before this was asked: the trunk */
   feeds?: Feeds | null;
+  /** what it is to become; not given: nothing was said */
+  role?: Role | null;
+  /** degrees it rises above the horizontal where it leaves the stem, −90 to 120; above 90 it goes back to the stem */
+  rise?: number | null;
+  vitality?: Vitality | null;
   note: string;
 }
 
@@ -93,6 +113,8 @@ export function stemFaults(record: StemRecord): StemFault[] {
     if (p.kind === 'bud' && p.diameter > 0)
       faults.push({ field: `${field}.diameter`, text: 'is 0 for a bud' });
     if (p.kind !== 'bud' && p.diameter <= 0) faults.push({ field: `${field}.diameter`, text: 'is above 0' });
+    if (p.kind === 'stub' && (p.role || p.vitality))
+      faults.push({ field: `${field}.role`, text: 'is told of what lives alone' });
     if (p.kind !== 'sacrifice' && (p.since !== null || p.foliage !== null || p.feeds))
       faults.push({ field: `${field}.since`, text: 'is told of sacrifices alone' });
   });
@@ -105,6 +127,8 @@ export function stemFaults(record: StemRecord): StemFault[] {
     if (g.mm > record.base * 1.5)
       faults.push({ field: `girths[${i}].mm`, text: `is far above the base, ${record.base} mm` });
   });
+  const leaders = record.parts.filter((p) => p.role === 'leader').length;
+  if (leaders > 1) faults.push({ field: 'parts', text: 'have more than one that leads' });
   const names = new Set(record.parts.map((p) => p.id));
   if (names.size < record.parts.length) faults.push({ field: 'parts', text: 'name one part twice' });
   return faults;

@@ -11,7 +11,14 @@ export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
  * temperatures °C, area m², warmth summed over days °C·d, speed m/s, weight kg.
  */
 export type Quantity =
-  'length' | 'volume' | 'temperature' | 'difference' | 'area' | 'warmth' | 'speed' | 'weight';
+  | 'length'
+  | 'volume'
+  | 'temperature'
+  | 'difference'
+  | 'area'
+  | 'warmth'
+  | 'speed'
+  | 'weight';
 
 interface Unit {
   name: string;

@@ -147,7 +147,11 @@ export function rankCauses(c: RootCase): Cause[] {
     {
       id: 'age',
       name: 'Too long in the container',
-      points: clamp((c.sinceWork - B.oldAfter.value) / 2) + 0.9 * full + (has('mat-below') ? 0.3 : 0),
+      points:
+        clamp((c.sinceWork - B.oldAfter.value) / 2) +
+        0.9 * full +
+        (has('mat-below') ? 0.3 : 0) +
+        (has('roots-out') ? 1.2 : 0),
       because: `${since.value} growing seasons since roots were worked on, ${fill.value} % full`,
       change: 'Root work at the next window instead of waiting',
       figures: [

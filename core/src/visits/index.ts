@@ -6,6 +6,7 @@ export const FOUND = {
   rot: 'rot',
   'mat-below': 'matted below, bare above',
   'few-roots': 'few roots, ball falls apart',
+  'roots-out': 'roots through the holes',
   clump: 'clump that cannot be parted',
   mishap: 'a mishap',
   'wrong-identity': 'not what the label says',

@@ -102,3 +102,39 @@ export function wireFor(
   }
   return { words: 'one loop', length: Math.PI * (stem + wire) + TWIST };
 }
+
+/** How a plant is tied down into its pot. */
+export interface TieDown {
+  /** points it is held at */
+  points: number;
+  /** gauge, mm */
+  wire: number;
+  /** of all of it for one plant, mm */
+  length: number;
+}
+
+/** Pots up to so many mm are tied at so many points, with wire so thick. Common practice, no source. */
+const TIES: readonly { upTo: number; points: number; wire: number }[] = [
+  { upTo: 150, points: 2, wire: 1.5 },
+  { upTo: 230, points: 2, wire: 2 },
+  { upTo: 330, points: 3, wire: 2.5 },
+  { upTo: 450, points: 4, wire: 3 },
+  { upTo: Infinity, points: 5, wire: 3 },
+];
+
+/**
+ * Points, gauge and length of the wire that ties a plant down: at each point it comes up through a hole, over the ball
+ * and back, and is twisted shut. Inside measures of the pot in mm.
+ *
+ * @example tieDownFor({ rim: [180, 180], depth: 130 }) // { points: 2, wire: 2, length: 820 }
+ */
+export function tieDownFor(pot: { rim: readonly [number, number]; depth: number }): TieDown {
+  const long = Math.max(...pot.rim);
+  const { points, wire } = TIES.find((t) => long <= t.upTo)!;
+  // up and down the depth, and half the pot across, at each point
+  return { points, wire, length: points * (2 * pot.depth + long / 2 + TWIST) };
+}
+
+/** How it is said at the bench. @example tieWords({ points: 2, wire: 2, length: 820 }) // 'tied at 2 points with 2 mm wire' */
+export const tieWords = ({ points, wire }: TieDown): string =>
+  `tied at ${points} points with ${wire} mm wire`;

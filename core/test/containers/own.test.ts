@@ -5,6 +5,7 @@ import {
   containerFaults,
   CONTAINERS,
   containers,
+  depthClass,
   hasContainer,
   holdContainers,
   kindOf,
@@ -72,5 +73,19 @@ describe('containers of one’s own', () => {
     holdContainers([]);
     expect(() => container('own-pot-1')).to.throw(RangeError);
     expect(() => container('toString')).to.throw(RangeError);
+  });
+
+  it('depth by width: shallow sends roots sideways, deep down; a cloth bag and a band are among the library’s', () => {
+    const of = (id: string) => depthClass(container(id));
+    expect(['show-14', 'tray-wide', 'basket-25', 'cell-60', 'band-10'].map(of)).to.deep.equal([
+      'shallow',
+      'shallow',
+      'medium',
+      'deep',
+      'deep',
+    ]);
+    expect([container('bag-15').flexible, container('pot-17').flexible]).to.deep.equal([true, false]);
+    // 28 cm across and 24.8 cm to the line of the mix: π · 14² · 24.8
+    expect(container('bag-15').litres).to.be.closeTo(15.27, 0.01);
   });
 });

@@ -3,12 +3,17 @@ import fc from 'fast-check';
 import { container, CONTAINERS } from '@gonimos/core/containers';
 import {
   ballLitres,
+  ballOf,
   chainTo,
   judge,
+  proposePots,
   leafOf,
   rankPots,
   reachOfRoots,
   roundReach,
+  seasonsToFill,
+  stagesDown,
+  standsIn,
   sailOf,
   standing,
   WAYS,
@@ -170,6 +175,26 @@ describe('walls that turn roots (common practice, no source)', () => {
   });
 });
 
+describe('a pot that is chosen by eye (common practice, no source)', () => {
+  it('glazed under a conifer is flagged, under a maple told; its proportions are looked at too', () => {
+    const bowl = {
+      ...container('show-14'),
+      id: 'bowl',
+      look: { colour: 'deep blue', finish: 'glazed' as const },
+    };
+    const said = (group: Potted['group']) =>
+      judge(plant({ group, reach: roundReach(60), depth: 20 }), bowl, MIDDLE, BLEND);
+    expect(
+      said('pine')
+        .reasons.map((r) => r.text)
+        .join(),
+    ).to.contain('Glazed, deep blue');
+    expect(said('pine').verdict).to.equal('flagged');
+    expect(said('deciduous-broadleaf').reasons.map((r) => r.text)).to.include('glazed, deep blue');
+    expect(said('deciduous-broadleaf').reasons.some((r) => /roportion/.test(r.text))).to.equal(true);
+  });
+});
+
 describe('a chain of moves', () => {
   it('goes from pot to larger pot when roots fill it, in order, until the trunk is there', () => {
     const start = plantOf('carpinus-betulus', { caliper: 6, litres: 0.5, wall: 'smooth' });
@@ -184,5 +209,84 @@ describe('a chain of moves', () => {
     // more is asked, it is reached no sooner
     expect(chainTo(start, 'pot-9', 40).reached ?? 9999).to.be.at.least(chain.reached!);
     expect(chainTo(start, 'pot-9', 400).reached).to.equal(null);
+  });
+});
+
+describe('which pot is proposed', () => {
+  const wish = { group: 'deciduous-broadleaf', size: 'room', blend: BLEND, standing: 'seed-flat' } as const;
+  const start = (caliper: number, litres: number) =>
+    plantOf('acer-campestre', { caliper, litres, wall: 'air-pruning', height: caliper * 40 });
+
+  it('a ball is what its roots fill of its pot, by hand', () => {
+    const { across, depth } = ballOf(start(8, 1), 'seed-flat');
+    // half an egg: ⅔ · π · r² · depth, in litres, never more than the pot
+    const litres = ((2 / 3) * Math.PI * (across / 2) ** 2 * depth) / 1e6;
+    expect(litres).to.be.within(0.02, 1.0001);
+    expect(depth / across).to.be.closeTo(0.6, 1e-9);
+    // in a pot it is no wider than that
+    expect(ballOf(start(12, 1), 'cell-60').across).to.be.at.most((50 + 38) / 2);
+  });
+
+  it('young stock goes into air-pruning pots that last, never one the ball touches or that drowns it; small on purpose is smaller', () => {
+    for (const [caliper, litres] of [
+      [4, 0.15],
+      [8, 1],
+      [15, 3],
+      [25, 7],
+    ]) {
+      const pots = proposePots(start(caliper, litres), wish);
+      expect(pots.map((p) => p.verdict)).to.not.include('refused');
+      const [best] = pots;
+      // walls that turn roots into the mix, not along it
+      expect(['air-pruning', 'grooved'], `${caliper} mm`).to.include(container(best.container).wall);
+      expect(best.years === null || best.years >= 1, `${caliper} mm lasts`).to.equal(true);
+      expect(best.points).to.be.at.least(pots.at(-1)!.points);
+      const [small] = proposePots(start(caliper, litres), { ...wish, size: 'small' });
+      expect(container(small.container).litres).to.be.at.most(container(best.container).litres);
+    }
+    const litresFor = (caliper: number, litres: number) =>
+      container(proposePots(start(caliper, litres), wish)[0].container).litres;
+    expect(litresFor(25, 7)).to.be.above(litresFor(4, 0.15));
+  });
+
+  it('a seedling in a big pot stands wet and is told so; a grown one in it is not', () => {
+    const tooLarge = (caliper: number) =>
+      standsIn(start(caliper, container('basket-25').litres), { ...wish, standing: 'basket-25' })!.tooLarge;
+    expect(tooLarge(2)).to.contain('Too large').and.contain('it bears 9');
+    expect(tooLarge(22)).to.equal(null);
+    expect(standsIn(start(2, 1), wish)).to.equal(null);
+  });
+
+  it('roots fill a larger pot no sooner, and a stronger plant fills the same one no later', () => {
+    const seasons = (caliper: number, id: string) => seasonsToFill(start(caliper, 1), container(id)) ?? 9;
+    for (const mm of [4, 8, 12, 20]) {
+      expect(seasons(mm, 'basket-25')).to.be.at.least(seasons(mm, 'basket-18'));
+      expect(seasons(mm, 'basket-18')).to.be.at.most(seasons(mm / 2, 'basket-18'));
+    }
+  });
+
+  it('property: down to a shallow pot no move takes more root than is borne; who bears less goes in more stages', () => {
+    const ways = (ball: number, cut: number) => stagesDown(ball, 'training-22', cut);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.2, max: 9, noNaN: true }),
+        fc.integer({ min: 2, max: 8 }),
+        (ball, tenth) => {
+          const moves = ways(ball, tenth / 10);
+          if (!moves) return;
+          expect(moves.at(-1)!.container).to.equal('training-22');
+          for (const m of moves) {
+            expect(m.takes).to.be.at.most(tenth / 10 + 1e-9);
+            expect(container(m.container).litres).to.be.at.least(m.ball - 1e-9);
+          }
+        },
+      ),
+    );
+    // 8 L at a half each time: 4 L, then the 2.2 L of the pot
+    expect(ways(8, 0.5)!.map((m) => m.ball.toFixed(1))).to.deep.equal(['4.0', '2.2']);
+    // a fifth each time: 8 · 0.8ⁿ is below 2.2 ÷ 0.8 after five
+    expect([ways(8, 0.8)!.length, ways(8, 0.2)!.length]).to.deep.equal([1, 6]);
+    // what no pot holds has no way down
+    expect(ways(60, 0.05)).to.equal(null);
   });
 });

@@ -6,6 +6,7 @@ import {
   blendOf,
   columnOf,
   component,
+  costOf,
   COMPONENTS,
   drainsLike,
   emptyWeight,
@@ -71,11 +72,41 @@ describe('what is mixed', () => {
   it('a batch gives what was asked for: hand-worked, with what the mix shrinks and the sieve takes', () => {
     const parts = libraryRecipe('mineral').parts;
     const { shrinks } = blendOf(parts);
-    const batch = batchOf(parts, 90);
+    const batch = batchOf({ parts }, 90);
     expect(batch.map((p) => p.component.id)).to.deep.equal(['akadama', 'pumice', 'lava']);
     for (const p of batch) expect(p.litres).to.be.closeTo(30 / shrinks, 1e-9);
     // an eighth of akadama goes through the sieve
     expect(batch[0].bought).to.be.closeTo(30 / shrinks / 0.88, 1e-9);
+  });
+
+  it('a batch in zones: of each what its share of the depth holds, one bin named once, by hand; and what it costs', () => {
+    const mix = {
+      parts: [{ component: 'grit', parts: 1 }],
+      under: { share: 0.25, parts: [{ component: 'grit', parts: 1 }] },
+    };
+    // one kind of grain does not shrink; a twentieth of grit goes through the sieve: 100 ÷ 0.95 from the bag
+    const [grit, ...more] = batchOf(mix, 100);
+    expect(more).to.deep.equal([]);
+    expect(grit.bought).to.be.closeTo(105.263, 1e-3);
+    const coarse = { parts: only('grit'), under: { share: 0.25, parts: only('pumice-coarse') } };
+    const batch = batchOf(coarse, 100);
+    expect(batch.map((p) => [p.component.id, Math.round(p.litres)])).to.deep.equal([
+      ['grit', 75],
+      ['pumice-coarse', 25],
+    ]);
+    // 75 ÷ 0.95 at 22 cents and 25 ÷ 0.97 at 40
+    const cents: Record<string, number> = { grit: 22, 'pumice-coarse': 40 };
+    expect(costOf(batch, (c) => cents[c] ?? null)).to.equal(2768);
+    expect(costOf(batch, (c) => (c === 'grit' ? 22 : null))).to.equal(null);
+  });
+
+  it('what cannot be of a coarse zone is told by field', () => {
+    const faults = (under: object) => recipeFaults(only('grit'), under as never).map((f) => f.field);
+    expect(faults({ share: 0.2, parts: only('lava') })).to.deep.equal([]);
+    expect(faults({ share: 0.02, parts: only('lava') })).to.deep.equal(['under.share']);
+    expect(faults({ share: NaN, parts: only('lava') })).to.deep.equal(['under.share']);
+    expect(faults({ share: 0.2, parts: [] })).to.deep.equal(['under.parts']);
+    expect(faults({ share: 0.2, parts: only('gold') })).to.deep.equal(['under.parts[0].component']);
   });
 
   it('what cannot be of a mix is told by field', () => {
@@ -126,6 +157,37 @@ describe('air and water in a pot (method of Bilderback & Fonteno 1987, from memo
         const c = columnOf(b, upright(cm));
         expect(c.air + c.water + c.solid).to.be.closeTo(1, 1e-9);
       }),
+    );
+  });
+
+  it('over grains three times its size a mix drains as in a pot that much shallower; over like grains nothing changes', () => {
+    fc.assert(
+      fc.property(
+        someParts,
+        fc.integer({ min: 5, max: 40 }),
+        fc.integer({ min: 5, max: 50 }),
+        (parts, cm, low) => {
+          const blend = blendOf(parts);
+          const share = low / 100;
+          const coarse = { ...blend, grain: blend.grain * 3.01 };
+          const around = columnOf(blend, upright(cm), { blend: coarse, share }).around;
+          // the room left above the zone, as a pot of its own; slices are cut a little otherwise
+          expect(around).to.be.closeTo(columnOf(blend, upright(cm * (1 - share))).air, 0.02);
+          const same = columnOf(blend, upright(cm), { blend, share });
+          expect(same.air).to.be.closeTo(columnOf(blend, upright(cm)).air, 1e-9);
+          expect(same.around).to.be.at.least(same.air - 1e-9);
+        },
+      ),
+    );
+    const pot = container('pot-17');
+    const potted = blendOf(potting);
+    const zone = { blend: blendOf(only('pumice-coarse')), share: 0.2 };
+    // gravel under potting mix does not help the roots: it takes depth from them
+    expect(columnOf(potted, shapeOf(pot), zone).around).to.be.below(columnOf(potted, shapeOf(pot)).air);
+    const heavy = filledWeight(pot, potted, zone);
+    expect(heavy.wet - heavy.dry).to.be.closeTo(
+      pot.litres * columnOf(potted, shapeOf(pot), zone).water,
+      1e-9,
     );
   });
 

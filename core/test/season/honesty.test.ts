@@ -22,7 +22,7 @@ function truth(seed: number) {
 
 describe('season: honest forecasts', () => {
   it('the P10–P90 band of bud swell holds eight truths in ten, and narrows from January to March', () => {
-    const years = 120;
+    const years = 60;
     const truths = Array.from({ length: years }, (_, y) => {
       const real = truth(y);
       return { real, came: (seasonMarkers(climate, YEAR, real)['bud-swell'] as MarkerDays).p50 };

@@ -23,6 +23,7 @@ describe('visits: likely causes of failed roots', () => {
     expect(first({ found: ['mat-below'], litres: 0.2, warmth: 31, wall: 'porous' }).id).to.equal('dryness');
     expect(first({ sinceWork: 6, fill: 0.99 }).id).to.equal('age');
     expect(first({ light: 'shade', warmth: 10 }).id).to.equal('place');
+    expect(first({ found: ['roots-out'], sinceWork: 2, fill: 0.7 }).id).to.equal('age');
     const all = rankCauses({ ...quiet, found: ['rot', 'few-roots'] });
     expect(all.reduce((n, c) => n + c.weight, 0)).to.be.closeTo(1, 0.04);
     expect(all.every((c) => c.change.length > 10)).to.equal(true);

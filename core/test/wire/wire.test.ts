@@ -7,6 +7,8 @@ import {
   gramsOf,
   METALS,
   spiral,
+  tieDownFor,
+  tieWords,
   tourniquet,
   wireFor,
   type Metal,
@@ -87,5 +89,19 @@ describe('wire', () => {
     expect(made.length).to.be.closeTo(600 + 4 * (Math.PI * 26 + 30), 1e-9);
     expect(wireFor('guy', 20, 2, { long: 0, turns: 0 }).length).to.be.closeTo(Math.PI * 22 + 60, 1e-9);
     expect(wireFor('wire', 20, 6, { long: 200, turns: 0 }).words).to.match(/^\d+ turns over 200 mm/);
+  });
+
+  it('tie-downs by hand: a basket of 18 cm at two points; the larger a pot, never fewer points nor thinner wire', () => {
+    // 2 · (2 · 130 + 90 + 60)
+    expect(tieDownFor({ rim: [180, 180], depth: 130 })).to.deep.equal({ points: 2, wire: 2, length: 820 });
+    let last = tieDownFor({ rim: [60, 60], depth: 60 });
+    for (let mm = 80; mm < 700; mm += 20) {
+      const tie = tieDownFor({ rim: [mm, mm / 2], depth: 60 });
+      expect(tie.points).to.be.within(Math.max(2, last.points), 5);
+      expect(tie.wire).to.be.within(Math.max(1.5, last.wire), 3);
+      expect(tie.length).to.be.above(last.length);
+      last = tie;
+    }
+    expect(tieWords(last)).to.equal('tied at 5 points with 3 mm wire');
   });
 });

@@ -94,11 +94,11 @@ function optimum(p: YearProblem, ceiling: number): number {
 }
 
 describe('year: levelling', () => {
-  it('finds the optimum of at least 58 of 60 small years, whole and parted, and no bound is above it', () => {
+  it('finds the optimum of at least 39 of 40 small years, whole and parted, and no bound is above it', () => {
     let looked = 0;
     let found = 0;
     let parted = 0;
-    for (let seed = 1; looked < 60; seed++) {
+    for (let seed = 1; looked < 40; seed++) {
       const p = randomYear(seed, SIZES[seed % SIZES.length], 6, 0.8 + (seed % 4) * 0.1);
       const l = new Leveller(p, seed);
       if (l.first().outOfOrder.length > 0) continue;
@@ -112,9 +112,9 @@ describe('year: levelling', () => {
       expect(plan.cost - truth, `seed ${seed}`).to.be.at.most(Math.max(0.05 * truth, TOO_MANY) + 1e-6);
       expect(l.bound, `bound ${seed}`).to.be.at.most(truth + 1e-6);
     }
-    console.log(`      ${found} of 60 at the optimum, ${parted} of them with a step over two weeks`);
-    expect(found).to.be.at.least(58);
-    expect(parted, 'years in which parting pays').to.be.at.least(15);
+    console.log(`      ${found} of 40 at the optimum, ${parted} of them with a step over two weeks`);
+    expect(found).to.be.at.least(39);
+    expect(parted, 'years in which parting pays').to.be.at.least(10);
   });
 
   it('fits a year of 600 steps at 92 % of what the hands can give, and says what will not', () => {

@@ -48,7 +48,7 @@ async function readMoves(sql: Sql, today: string): Promise<Map<string, { on: str
     .whereBetween('s.target', [today, addDays(today, YEAR)])
     .orderBy('s.target')
     .select({ cohortId: 's.cohortId', on: 's.target', container: 's.container' });
-  return new Map([...groupBy(rows, (r) => r.cohortId)]);
+  return groupBy(rows, (r) => r.cohortId);
 }
 
 /** Every place with what stands there to scale, and how full it is and will be. */

@@ -3,6 +3,7 @@ import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readFull, readRoom } from './room.ts';
 import { readBeds } from './store.ts';
+import { readWinter } from './winter.ts';
 
 export function bedRoutes(app: FastifyInstance): void {
   route(app, {
@@ -27,5 +28,13 @@ export function bedRoutes(app: FastifyInstance): void {
     role: 'helper',
     summary: 'Places that will hold more than they have room for within four months',
     handle: async () => readFull(app.db, todayAt(await readNursery(app.db))),
+  });
+
+  route(app, {
+    method: 'GET',
+    url: '/beds/winter',
+    role: 'helper',
+    summary: 'Where what is tender goes before the cold, and what is hardened off and set out again',
+    handle: async () => readWinter(app.db, todayAt(await readNursery(app.db))),
   });
 }

@@ -14,6 +14,7 @@ import { grow } from '@gonimos/core/trunk';
 import { readStart } from '../cohorts/service.ts';
 import { programmeFor } from '../library/store.ts';
 import { factsToBe } from '../facts/facts.ts';
+import { potRemarks } from '../fit/service.ts';
 import type { Sql } from '../db/index.ts';
 import { wrongField } from '../http/problem.ts';
 import { route } from '../http/route.ts';
@@ -57,10 +58,15 @@ export function calcRoutes(app: FastifyInstance): void {
         chilled: chilledOf(lot?.toColdOn ?? null, started.from),
       };
       const nursery = await readNursery(app.db);
-      const course = compileCourse(factsToBe(p, facts, nursery.schools), book, todayAt(nursery));
-      // stock with years behind it is past its start
-      const remarks = b.standsAt ? [] : startRemarks(p, taxon(b.taxonId), book, started.from, lot);
-      const apart = b.hostId ? await apartFrom(app.db, b.hostId, course, todayAt(nursery)) : [];
+      const today = todayAt(nursery);
+      const toBe = factsToBe(p, facts, nursery.schools);
+      const course = compileCourse(toBe, book, today);
+      const levels = { ...toBe.schools, programme: p.schools };
+      // stock with years behind it is past its start: what it is to stand in next is asked instead
+      const remarks = b.standsAt
+        ? potRemarks({ facts: toBe, book, today, levels })
+        : startRemarks(p, taxon(b.taxonId), book, started.from, lot);
+      const apart = b.hostId ? await apartFrom(app.db, b.hostId, course, today) : [];
       return { ...course, remarks: [...remarks, ...apart] };
     },
   });

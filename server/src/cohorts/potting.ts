@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { container, hasContainer, piecesFor } from '@gonimos/core/containers';
+import { wrongField } from '../http/problem.ts';
 import type { Follower } from '../write/types.ts';
 
 /**
@@ -6,6 +8,17 @@ import type { Follower } from '../write/types.ts';
  * take the rest with it: the cohort stands in the new one when the last are in it.
  */
 export const pottingFollower: Follower = {
+  check: (_w, { record: { details, on }, cohort }) => {
+    const until = details.potting?.until;
+    if (until && until <= on)
+      throw wrongField('details.potting.until', 'is not after the day they were potted');
+    const back = details.potting?.back ?? 0;
+    if (back === 0) return;
+    if (!hasContainer(cohort.container) || container(cohort.container).wall === 'ground')
+      throw wrongField('details.potting.back', 'come from the ground');
+    if (back > piecesFor(container(cohort.container), Math.max(cohort.live, cohort.pending)))
+      throw wrongField('details.potting.back', 'are more than they stood in');
+  },
   keeps: ({ record: { details }, cohort }) =>
     details.potting ? { potting: { ...details.potting, before: cohort.container } } : {},
   entries: ({ record: r, cohort }, sofar) => {

@@ -34,6 +34,11 @@ const COLUMNS = {
   materials: 's.materials',
 };
 
+/** Plants that steps were done on and are not finished, of all cohorts at once: few steps are done in parts. */
+export const DONE_IN_PARTS = `
+  SELECT cohort_id, step_key, sum(done)::int AS done FROM standing_record
+  WHERE kind = 'work' AND NOT finished AND NOT details \\? 'cuttings' GROUP BY cohort_id, step_key`;
+
 /** Plants a step `s` was done on, as far as it is not finished. */
 export const doneInParts = (sql: Sql) =>
   sql.raw(

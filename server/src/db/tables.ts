@@ -5,7 +5,7 @@
 import type { Origin } from '@gonimos/contract/cohorts';
 import type { KeptDetails } from '@gonimos/contract/details';
 import type { RoutineKind } from '@gonimos/contract/year';
-import type { DrainTest, Part } from '@gonimos/core/mixes';
+import type { DrainTest, Part, Under } from '@gonimos/core/mixes';
 import type { PlannedStep, Reason } from '@gonimos/core/course';
 import type { Programme } from '@gonimos/core/programmes';
 import type { Choices } from '@gonimos/core/schools';
@@ -95,35 +95,82 @@ export interface ContainerStockRow {
   countedSeq: number;
   arriving: number;
   arrives: string | null;
+  worn: number;
   version: number;
 }
 
-/** A mix of the nursery's own, or what it found of one of the library. */
+/** A mix of the nursery's own, or what it found of one of the library; `under`: its coarse zone. */
 export interface MixRow {
   id: string;
   name: string;
   parts: Part[];
+  under: Under | null;
   drain: DrainTest | null;
   version: number;
   retired: boolean;
 }
 
-/** Loose components in the bins, litres. */
+/** Loose components in the bins, litres; `countedBatch`: the last batch made before the count; `cents`: of a litre. */
 export interface MixStockRow {
   component: string;
   counted: number;
   countedOn: string;
   countedSeq: number;
+  countedBatch: number;
   arriving: number;
   arrives: string | null;
+  cents: number | null;
   version: number;
 }
 
-/** Litres of a component that work took, as it came from the bag. */
+/** Litres of a component that work took, as it came from the bag; below 0: old mix that was put back. */
 export interface MixUseRow {
   recordId: string;
   component: string;
   litres: number;
+}
+
+interface BatchPartKept {
+  component: string;
+  litres: number;
+}
+
+/** Mix that was made ahead, with what went in from the bag. */
+export interface MixBatchRow {
+  id: string;
+  seq: number;
+  mix: string;
+  madeOn: string;
+  litres: number;
+  parts: BatchPartKept[];
+  note: string;
+  personId: string | null;
+  withdrawn: boolean;
+}
+
+/** Litres that work took from a batch. */
+export interface MixBatchUseRow {
+  recordId: string;
+  batchId: string;
+  litres: number;
+}
+
+/** Stems that were set together to become one base. */
+export interface PlantGroupRow {
+  id: string;
+  seq: number;
+  cohortId: string;
+  madeOn: string;
+  method: string;
+  members: string;
+  stood: string;
+  joint: string;
+  lookOn: string;
+  outcome: string | null;
+  lookedOn: string | null;
+  note: string;
+  personId: string | null;
+  version: number;
 }
 
 /** What the next plan of a cohort is compared with. */
@@ -613,6 +660,8 @@ declare module 'knex/types/tables.js' {
     mix: Table<MixRow>;
     mix_stock: Table<MixStockRow>;
     mix_use: Table<MixUseRow>;
+    mix_batch: Table<MixBatchRow>;
+    mix_batch_use: Table<MixBatchUseRow>;
     nursery: Table<NurseryRow>;
     observation: Table<ObservationRow>;
     own_entry: Table<OwnEntryRow>;
@@ -622,6 +671,7 @@ declare module 'knex/types/tables.js' {
     plan_change: Table<PlanChangeRow>;
     plan_due: Table<PlanDueRow>;
     plant: Table<PlantRow>;
+    plant_group: Table<PlantGroupRow>;
     programme: Table<ProgrammeRow>;
     protection: Table<ProtectionRow>;
     record: Table<RecordRow>;

@@ -50,6 +50,7 @@ const counted = (container: string, count: number, more: Partial<CountStock> = {
       counted: count,
       arriving: 0,
       arrives: null,
+      worn: 0,
       ...more,
     }),
 });

@@ -3,20 +3,27 @@ import { named, OPENING_DAY, type Chapter, type DemoRequest } from './hand.ts';
 
 const by = 'Bruno Tessary' as const;
 
-/** What lies in the bins, litres; of bark there is too little for the spring. */
-const BINS: readonly [component: string, litres: number, arriving?: number, arrives?: string][] = [
-  ['akadama', 220],
-  ['pumice', 340],
-  ['lava', 90],
-  ['clay', 260],
-  ['grit', 180],
-  ['bark', 60, 140, '2037-03-20'],
-  ['coir', 120],
-  ['perlite', 100],
-  ['sand', 80],
+/** What lies in the bins, litres, and cents a litre; of bark there is too little for the spring. */
+const BINS: readonly [
+  component: string,
+  litres: number,
+  cents: number,
+  arriving?: number,
+  arrives?: string,
+][] = [
+  ['akadama', 220, 95],
+  ['pumice', 340, 42],
+  ['lava', 90, 48],
+  ['clay', 260, 60],
+  ['grit', 180, 22],
+  ['bark', 60, 18, 140, '2037-03-20'],
+  ['coir', 120, 30],
+  ['perlite', 100, 25],
+  ['sand', 80, 12],
+  ['old-mix', 140, 0],
 ];
 
-const counted = ([component, litres, arriving = 0, arrives]: (typeof BINS)[number]): DemoRequest => ({
+const counted = ([component, litres, cents, arriving = 0, arrives]: (typeof BINS)[number]): DemoRequest => ({
   on: OPENING_DAY,
   by,
   act: (w) =>
@@ -27,6 +34,7 @@ const counted = ([component, litres, arriving = 0, arrives]: (typeof BINS)[numbe
       counted: litres,
       arriving,
       arrives: arrives ?? null,
+      cents,
     }),
 });
 
@@ -44,9 +52,10 @@ export const mixes: Chapter = () => [
         name: 'hill mix',
         parts: [
           { component: 'grit', parts: 2 },
-          { component: 'bark-fine', parts: 2 },
-          { component: 'loam', parts: 1 },
+          { component: 'pumice', parts: 2 },
+          { component: 'compost', parts: 1 },
         ],
+        under: { share: 0.2, parts: [{ component: 'pumice-coarse', parts: 1 }] },
         drain: null,
       }),
   },
@@ -64,7 +73,20 @@ export const mixes: Chapter = () => [
           { component: 'clay', parts: 1 },
           { component: 'bark', parts: 1 },
         ],
+        under: null,
         drain: { depth: 150, air: 0.22 },
+      }),
+  },
+  {
+    on: OPENING_DAY,
+    by,
+    act: (w) =>
+      mixWrites.batch(w, {
+        id: named('batch of hill mix'),
+        mix: 'hill-mix',
+        on: OPENING_DAY,
+        litres: 60,
+        note: 'damped first, dust kept down',
       }),
   },
 ];

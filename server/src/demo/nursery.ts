@@ -12,6 +12,7 @@ import { touching, writeWithin } from '../write/write.ts';
 import { giveHours } from '../year/keep.ts';
 import { addRoutine } from '../year/routines.ts';
 import { cuttings } from './cuttings.ts';
+import { fusing } from './fusing.ts';
 import { goals } from './goals.ts';
 import { named, OPENING_DAY, placeId, type Chapter, type Hand } from './hand.ts';
 import { lastDays } from './last-days.ts';
@@ -40,6 +41,7 @@ const CHAPTERS: readonly Chapter[] = [
   lab,
   mixes,
   lastDays,
+  fusing,
 ];
 
 /** What moves from this day on is news to whoever opens the demo. */

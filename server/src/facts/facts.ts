@@ -289,7 +289,12 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
     .select(
       ...['id', 'code', 'taxonId', 'stepMaps', 'startedFrom', 'standsAt'].map((x) => `c.${x}`),
       ...['firstContainer', 'container', 'splitFrom', 'splitSeq', 'live', 'pending'].map((x) => `c.${x}`),
-      ...['c.placeId', 'c.placeSince', 'c.schools', 'p.light', 'c.programmeId', 'c.programmeVersion'],
+      'c.placeId',
+      'c.placeSince',
+      'c.schools',
+      'p.light',
+      'c.programmeId',
+      'c.programmeVersion',
       'c.taxonMaybe',
       sql.raw('c.programme::text AS programme'),
     );

@@ -1,5 +1,5 @@
 import type { FastifyInstance } from 'fastify';
-import { countMix, saveMix } from '@gonimos/contract/mixes';
+import { countMix, makeBatch, saveMix, withdrawBatch } from '@gonimos/contract/mixes';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { write } from '../write/write.ts';
@@ -33,5 +33,27 @@ export function mixRoutes(app: FastifyInstance): void {
     body: countMix,
     handle: ({ body, person }) =>
       write(app, { id: body.id, what: 'mix stock', body, person }, (w) => mixWrites.count(w, body)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/mix-batches',
+    role: 'helper',
+    summary: 'Makes mix ahead; its components leave the bins',
+    body: makeBatch,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'mix batch', body, person }, (w) => mixWrites.batch(w, body)),
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/mix-batches/withdraw',
+    role: 'helper',
+    summary: 'Takes back a batch that was told in error, as long as nothing was taken from it',
+    body: withdrawBatch,
+    handle: ({ body, person }) =>
+      write(app, { id: body.id, what: 'mix batch withdrawn', body, person }, (w) =>
+        mixWrites.withdraw(w, body),
+      ),
   });
 }

@@ -5,6 +5,7 @@ import { batchOf, COMPONENTS, LIBRARY_RECIPES } from '@gonimos/core/mixes';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
 import { countRow } from '../stock/count.ts';
+import { readBatches } from './batches.ts';
 
 /** Steps that open within so many days speak for mix. */
 const SPOKEN_FOR = 90;
@@ -13,10 +14,11 @@ const SPOKEN_FOR = 90;
 export async function readMixes(sql: Sql): Promise<Mix[]> {
   const rows = await sql('mix').where({ retired: false }).orderBy('name').select();
   const kept = new Map(rows.map((r) => [r.id, r]));
-  const asMix = ({ id, name, parts, drain, version }: (typeof rows)[number]): Mix => ({
+  const asMix = ({ id, name, parts, under, drain, version }: (typeof rows)[number]): Mix => ({
     id,
     name,
     parts,
+    under,
     drain,
     own: true,
     version,
@@ -24,7 +26,8 @@ export async function readMixes(sql: Sql): Promise<Mix[]> {
   const library = LIBRARY_RECIPES.map((r): Mix => {
     const own = kept.get(r.id);
     if (own) return asMix(own);
-    return { id: r.id, name: r.name, parts: [...r.parts], drain: null, own: false, version: 0 };
+    const { id, name, parts } = r;
+    return { id, name, parts: [...parts], under: null, drain: null, own: false, version: 0 };
   });
   const known = new Set(library.map((m) => m.id));
   return [...library, ...rows.filter((r) => !known.has(r.id)).map(asMix)];
@@ -42,18 +45,26 @@ async function readWanted(sql: Sql, mixes: readonly Mix[], today: string): Promi
   for (const { what, amount, unit } of rows.flatMap((r) => r.materials)) {
     const mix = byName.get(what);
     if (!mix || unit !== 'L' || !amount) continue;
-    for (const p of batchOf(mix.parts, amount))
+    for (const p of batchOf(mix, amount))
       wanted.set(p.component.id, (wanted.get(p.component.id) ?? 0) + p.bought);
   }
   return wanted;
 }
 
-/** Litres that work has taken since each component was counted; what was taken back was not taken. */
+/**
+ * Litres that work and batches have taken since each component was counted, less old mix that was put by; what was
+ * taken back was not taken.
+ */
 const USED = `
   SELECT s.component, coalesce(sum(u.litres), 0)::float AS litres
   FROM mix_stock s
-  LEFT JOIN (mix_use u JOIN standing_record r ON r.id = u.record_id)
-    ON u.component = s.component AND r.seq > s.counted_seq
+  LEFT JOIN (
+    SELECT u.component, u.litres, r.seq AS record, NULL::bigint AS batch
+      FROM mix_use u JOIN standing_record r ON r.id = u.record_id
+    UNION ALL
+    SELECT p.component, p.litres, NULL, b.seq
+      FROM mix_batch b, jsonb_to_recordset(b.parts) AS p(component text, litres float) WHERE NOT b.withdrawn
+  ) u ON u.component = s.component AND (u.record > s.counted_seq OR u.batch > s.counted_batch)
   GROUP BY s.component`;
 
 async function readStock(sql: Sql, mixes: readonly Mix[], today: string): Promise<MixStock[]> {
@@ -70,6 +81,7 @@ async function readStock(sql: Sql, mixes: readonly Mix[], today: string): Promis
       arriving: s?.arriving ?? 0,
       arrives: s?.arrives ?? null,
       wanted: wanted.get(id) ?? 0,
+      cents: s?.cents ?? null,
       version: s?.version ?? 0,
     };
   });
@@ -77,7 +89,7 @@ async function readStock(sql: Sql, mixes: readonly Mix[], today: string): Promis
 
 export async function readShed(sql: Sql, today: string): Promise<Mixes> {
   const mixes = await readMixes(sql);
-  return { mixes, stock: await readStock(sql, mixes, today) };
+  return { mixes, stock: await readStock(sql, mixes, today), batches: await readBatches(sql) };
 }
 
 /** Keeps a mix; version 0 keeps it for the first time. */
@@ -85,6 +97,7 @@ export async function writeMix(sql: Sql, m: SaveMix): Promise<void> {
   const row = {
     name: m.name,
     parts: JSON.stringify(m.parts) as never,
+    under: (m.under ? JSON.stringify(m.under) : null) as never,
     drain: (m.drain ? JSON.stringify(m.drain) : null) as never,
     version: m.version + 1,
   };
@@ -101,7 +114,12 @@ export async function writeMix(sql: Sql, m: SaveMix): Promise<void> {
 
 /** Counts one component; version 0 counts it for the first time. */
 export async function writeMixCount(sql: Sql, c: CountMix, today: string): Promise<void> {
-  const row = await countRow(sql, c, today);
+  const last = await sql('mix_batch').max({ seq: 'seq' }).first<{ seq: number | null }>();
+  const row = {
+    ...(await countRow(sql, c, today)),
+    countedBatch: last?.seq ?? 0,
+    cents: c.cents ?? null,
+  };
   const written =
     c.version === 0
       ? await sql('mix_stock')

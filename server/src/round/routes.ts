@@ -1,7 +1,7 @@
 import type { FastifyInstance } from 'fastify';
 import { number, object, string } from 'yup';
 import { id, noneOf } from '@gonimos/contract/fields';
-import type { Round } from '@gonimos/contract/round';
+import type { HandRow, Round } from '@gonimos/contract/round';
 import { addDays } from '@gonimos/core/calendar';
 import { PAPER_OF, PAPERS } from '@gonimos/core/paper';
 import { kitFor } from '@gonimos/core/round';
@@ -10,7 +10,7 @@ import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
-import { unitsOf } from '../people/store.ts';
+import { listPeople, unitsOf } from '../people/store.ts';
 import { readBenchSheet } from './sheet.ts';
 import { readSheltered } from '../shelter/store.ts';
 import { readStartsDue } from '../starts/goals.ts';
@@ -92,18 +92,36 @@ export const roundRoutes =
 
     route(app, {
       method: 'GET',
+      url: '/round/hands',
+      role: 'helper',
+      summary: 'Who may be given a share of the day',
+      handle: async (): Promise<HandRow[]> =>
+        (await listPeople(app.db)).filter((p) => !p.disabled).map(({ id, name }) => ({ id, name })),
+    });
+
+    route(app, {
+      method: 'GET',
       url: '/round/sheet',
       role: 'helper',
-      summary: 'The day’s open steps as a bench sheet, PDF: of all, of one place, or of chosen steps',
+      summary:
+        'The day’s open steps as a bench sheet, PDF: of all, of one place, of one person, or of chosen steps',
       query: object({
         place: id().optional(),
         /** "cohort key", with a bar between steps */
         steps: string().max(20_000).optional(),
+        /** whose share of it, and who works besides, with a bar between them */
+        person: id().optional(),
+        among: string().max(2000).optional(),
         paper: string().oneOf(PAPERS, noneOf(PAPERS)),
       }),
       handle: async ({ query, person, reply }) => {
         const units = await unitsOf(app.db, person.id);
-        const ask = { place: query.place ?? null, steps: query.steps?.split('|') ?? null };
+        const among = query.among?.split('|') ?? [];
+        const ask = {
+          place: query.place ?? null,
+          steps: query.steps?.split('|') ?? null,
+          share: query.person ? { person: query.person, among } : null,
+        };
         const sheet = await readBenchSheet(app.db, ask, units, query.paper ?? PAPER_OF[units]);
         return reply
           .type('application/pdf')

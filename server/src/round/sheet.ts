@@ -1,6 +1,7 @@
 import type { RoundStep } from '@gonimos/contract/round';
 import type { Paper } from '@gonimos/core/paper';
-import { benchSheet, kitFor, type SheetStep } from '@gonimos/core/round';
+import { operation } from '@gonimos/core/operations';
+import { benchSheet, kitFor, shareOut, type SheetStep } from '@gonimos/core/round';
 import { taxon } from '@gonimos/core/taxa';
 import { inWords, type UnitSystem } from '@gonimos/core/units';
 import type { Sql } from '../db/index.ts';
@@ -9,6 +10,7 @@ import { listClimates, readNursery, todayAt } from '../nursery/store.ts';
 import { dayInWords } from '../paper/day.ts';
 import { ruler } from '../paper/fonts.ts';
 import { pdfOf } from '../paper/pdf.ts';
+import { listPeople } from '../people/store.ts';
 import { readOpenSteps } from './store.ts';
 
 /** Steps that go on one sheet. */
@@ -19,12 +21,36 @@ export interface SheetAsk {
   place: string | null;
   /** of these steps alone, as "cohort key" */
   steps: readonly string[] | null;
+  /** of one person’s share, where several work today */
+  share: { person: string; among: readonly string[] } | null;
+}
+
+const keyOf = (s: RoundStep): string => `${s.cohortId} ${s.key}`;
+
+/** Whom the sheet is for, and which of the steps are theirs. */
+async function shareOf(sql: Sql, ask: SheetAsk, steps: readonly RoundStep[]) {
+  if (ask.share === null) return { name: '', steps };
+  const people = (await listPeople(sql)).filter((p) => !p.disabled);
+  const ids = new Set([ask.share.person, ...ask.share.among]);
+  const hands = people.filter((p) => ids.has(p.id)).map((p) => ({ id: p.id, skilled: p.role !== 'helper' }));
+  const own = people.find((p) => p.id === ask.share!.person);
+  if (!own || hands.length < ids.size) throw notFound('person');
+  const given = shareOut(
+    steps.map((s) => ({
+      id: keyOf(s),
+      placeId: s.placeId,
+      minutes: s.minutes,
+      skilled: operation(s.operation).skilled,
+    })),
+    hands,
+  );
+  return { name: own.name, steps: steps.filter((s) => given.get(keyOf(s)) === own.id) };
 }
 
 const asked =
   ({ place, steps }: SheetAsk) =>
   (s: RoundStep) =>
-    (place === null || s.placeId === place) && (steps === null || steps.includes(`${s.cohortId} ${s.key}`));
+    (place === null || s.placeId === place) && (steps === null || steps.includes(keyOf(s)));
 
 /** The day’s open steps on paper: by place, what closes soonest first. */
 export async function readBenchSheet(
@@ -39,9 +65,8 @@ export async function readBenchSheet(
   const of = ask.place === null ? '' : places.get(ask.place)?.name;
   if (of === undefined) throw notFound('place');
   const open = await readOpenSteps(sql, today, { ahead: false, until: today, most: MOST });
-  const chosen = open
-    .filter(asked(ask))
-    .toSorted((a, b) => places.get(a.placeId)!.sort - places.get(b.placeId)!.sort);
+  const share = await shareOf(sql, ask, open.filter(asked(ask)));
+  const chosen = share.steps.toSorted((a, b) => places.get(a.placeId)!.sort - places.get(b.placeId)!.sort);
   const steps = chosen.map((s): SheetStep => ({
     ...s,
     kind: taxon(s.taxonId).name,
@@ -53,7 +78,7 @@ export async function readBenchSheet(
     {
       nursery: nursery.name,
       on: dayInWords(today, units),
-      of,
+      of: [share.name, of].filter(Boolean).join(', '),
       steps,
       kit: kitFor(chosen.map((s) => ({ ...s, plants: s.live || s.pending }))),
       words: (text) => inWords(text, units),

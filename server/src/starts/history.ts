@@ -67,8 +67,24 @@ function livedBy(f: CohortFacts, entries: readonly LedgerEntry[]): Lived[] {
 /** Batches of a kind that are looked back on, the latest first: older ones tell nothing new. */
 const MOST_BATCHES = 100;
 
-/** What the ledgers tell of each stage, for one kind of plant; parts split off are told by the whole. */
-export async function readLived(sql: Sql, taxonId: string): Promise<Lived[]> {
+/** What was worked out last for a kind, and from which state of the books. Nothing in it is state of its own. */
+const kept = new Map<string, { state: string; lived: Lived[] }>();
+
+/**
+ * Which state of the books a kind is told from: numbers of the last entry and record are given out once, also where a
+ * write is taken back, so the same numbers are the same books.
+ */
+async function stateOf(sql: Sql, taxonId: string): Promise<{ key: string; state: string }> {
+  const { rows } = await sql.raw<{ rows: { database: string; state: string }[] }>(
+    `SELECT (SELECT oid::text FROM pg_database WHERE datname = current_database()) AS database,
+       concat_ws(' ', (SELECT max(seq) FROM ledger_entry), (SELECT max(seq) FROM record),
+         (SELECT count(*) || ' ' || sum(version) FROM cohort WHERE taxon_id = ?)) AS state`,
+    [taxonId],
+  );
+  return { key: `${rows[0].database} ${taxonId}`, state: rows[0].state };
+}
+
+async function workOut(sql: Sql, taxonId: string): Promise<Lived[]> {
   const ids: string[] = await sql('cohort')
     .where({ taxonId: taxonId })
     .whereNull('splitFrom')
@@ -81,4 +97,14 @@ export async function readLived(sql: Sql, taxonId: string): Promise<Lived[]> {
   return facts
     .toSorted((a, b) => a.startedOn.localeCompare(b.startedOn) || a.code.localeCompare(b.code))
     .flatMap((f) => livedBy(f, entries.get(f.id) ?? []));
+}
+
+/** What the ledgers tell of each stage, for one kind of plant; parts split off are told by the whole. */
+export async function readLived(sql: Sql, taxonId: string): Promise<Lived[]> {
+  const { key, state } = await stateOf(sql, taxonId);
+  const known = kept.get(key);
+  if (known?.state === state) return known.lived;
+  const lived = await workOut(sql, taxonId);
+  kept.set(key, { state, lived });
+  return lived;
 }

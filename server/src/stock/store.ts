@@ -3,7 +3,7 @@ import type { Arrival, CountStock, StockRow } from '@gonimos/contract/stock';
 import { addDays } from '@gonimos/core/calendar';
 import { allocate, container, piecesFor, type Short, type Want } from '@gonimos/core/containers';
 import { groupBy } from '@gonimos/core/group';
-import { doneInParts } from '../course/store.ts';
+import { DONE_IN_PARTS } from '../course/store.ts';
 import type { Sql } from '../db/index.ts';
 import { conflict } from '../http/problem.ts';
 import { countRow } from './count.ts';
@@ -11,12 +11,23 @@ import { countRow } from './count.ts';
 /** Steps that open within so many days speak for containers. */
 const SPOKEN_FOR = 90;
 
+/** Steps that are named for each kind. */
+const NAMED = 12;
+
 /** A kind as it stands on the shelf. */
-type Counted = Omit<StockRow, 'wanted' | 'have' | 'countedOn'> & { have: number; countedOn: string };
+type Counted = Omit<StockRow, 'wanted' | 'wants' | 'short' | 'have' | 'countedOn'> & {
+  have: number;
+  countedOn: string;
+};
 
 interface Used {
   container: string;
   plants: number;
+}
+
+interface Returned {
+  container: string;
+  back: number;
 }
 
 /** Kinds that were counted, less what was used since, by work and by moves to another size. */
@@ -28,12 +39,15 @@ async function shelves(sql: Sql): Promise<Counted[]> {
     arrives: 'arrives',
     version: 'version',
     countedOn: 'countedOn',
+    worn: 'worn',
   });
+  const { rows: returned } = await sql.raw<{ rows: Returned[] }>(RETURNED);
+  const back = new Map(returned.map((r) => [r.container, r.back]));
   const used = groupBy((await sql.raw<{ rows: Used[] }>(USED)).rows, (u) => u.container);
   return rows.map(({ counted, ...s }) => {
     const kind = container(s.container);
     const gone = (used.get(s.container) ?? []).reduce((n, u) => n + piecesFor(kind, u.plants), 0);
-    return { ...s, have: Math.max(0, counted - gone) };
+    return { ...s, have: Math.max(0, counted + (back.get(s.container) ?? 0) - gone) };
   });
 }
 
@@ -47,6 +61,14 @@ const USED = `
     AND r.details -> 'potting' ->> 'container' = s.container
   JOIN cohort c ON c.id = r.cohort_id`;
 
+/** Emptied containers that went back on the shelf since their kind was counted. */
+const RETURNED = `
+  SELECT s.container, sum((r.details #>> '{potting,back}')::int)::int AS back
+  FROM container_stock s
+  JOIN standing_record r ON r.seq > s.counted_seq AND r.details #>> '{potting,before}' = s.container
+  WHERE r.details #>> '{potting,back}' IS NOT NULL
+  GROUP BY s.container`;
+
 interface WantRow extends Want {
   cohortId: string;
   key: string;
@@ -58,6 +80,7 @@ const wantedOn = (sql: Sql) => sql.raw('coalesce(s.wants_on, s.target)');
 async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
   const rows = await sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
+    .joinRaw(`LEFT JOIN (${DONE_IN_PARTS}) part ON part.cohort_id = s.cohort_id AND part.step_key = s.key`)
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereNotNull('s.container')
     .where(wantedOn(sql), '<=', addDays(today, SPOKEN_FOR))
@@ -68,7 +91,7 @@ async function readWants(sql: Sql, today: string): Promise<WantRow[]> {
       container: 's.container',
       // all that is late is wanted today: else who waits since yesterday and who was served would change places daily
       on: sql.raw('greatest(coalesce(s.wants_on, s.target), ?::date)', [today]),
-      left: sql.raw('greatest(0, c.live - ?)', [doneInParts(sql)]),
+      left: sql.raw('greatest(0, c.live - coalesce(part.done, 0))'),
     });
   return rows.map((r: WantRow & { left: number }) => ({
     cohortId: r.cohortId,
@@ -98,19 +121,39 @@ export async function readShorts(
   return out;
 }
 
+/** What no shelf and no delivery covers of a kind; wants that wait for a delivery are covered. */
+function shortOf(wants: readonly WantRow[], shorts: ReadonlyMap<string, Short>): StockRow['short'] {
+  const open = wants.flatMap((w) => {
+    const short = shorts.get(w.id);
+    return short && short.until === null ? [{ count: short.count, on: w.on }] : [];
+  });
+  if (open.length === 0) return null;
+  return { count: open.reduce((n, o) => n + o.count, 0), on: open[0].on };
+}
+
 /** What stands on the shelf against what is wanted, kinds that nobody has counted among them. */
 export async function readStock(sql: Sql, today: string): Promise<StockRow[]> {
-  const wanted = new Map<string, number>();
-  for (const w of await readWants(sql, today))
-    if (container(w.container).wall !== 'ground')
-      wanted.set(w.container, (wanted.get(w.container) ?? 0) + w.count);
+  const all = (await readWants(sql, today)).filter((w) => container(w.container).wall !== 'ground');
+  const wants = groupBy(
+    all.toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0)),
+    (w) => w.container,
+  );
   const counted = await shelves(sql);
+  const shorts = allocate(counted, all, today);
+  const asked = (kind: string) => {
+    const of = wants.get(kind) ?? [];
+    return {
+      wanted: of.reduce((n, w) => n + w.count, 0),
+      wants: of.slice(0, NAMED).map(({ cohortId, code, count, on }) => ({ cohortId, code, count, on })),
+      short: shortOf(of, shorts),
+    };
+  };
   const known = new Set(counted.map((s) => s.container));
-  const uncounted = [...wanted.keys()].filter((k) => !known.has(k)).sort();
-  const never = { have: null, countedOn: null, arriving: 0, arrives: null, version: 0 };
+  const uncounted = [...wants.keys()].filter((k) => !known.has(k)).sort();
+  const never = { have: null, countedOn: null, arriving: 0, arrives: null, worn: 0, version: 0 };
   return [
-    ...counted.map((s) => ({ ...s, wanted: wanted.get(s.container) ?? 0 })),
-    ...uncounted.map((k) => ({ ...never, container: k, wanted: wanted.get(k)! })),
+    ...counted.map((s) => ({ ...s, ...asked(s.container) })),
+    ...uncounted.map((k) => ({ ...never, container: k, ...asked(k) })),
   ];
 }
 
@@ -140,7 +183,7 @@ export async function writeArrival(sql: Sql, a: Arrival, today: string): Promise
 
 /** A fresh count of one kind; version 0 counts it for the first time. */
 export async function writeCount(sql: Sql, c: CountStock, today: string): Promise<void> {
-  const row = await countRow(sql, c, today);
+  const row = { ...(await countRow(sql, c, today)), worn: c.worn };
   const written =
     c.version === 0
       ? await sql('container_stock')

@@ -17,7 +17,7 @@ import type { Writing, Written } from '../write/types.ts';
 import { insertVisit } from './store.ts';
 
 /** Findings that ask why the roots have failed. */
-const ROOT_TROUBLE: readonly Found[] = ['few-roots', 'rot', 'mat-below'];
+const ROOT_TROUBLE: readonly Found[] = ['few-roots', 'rot', 'mat-below', 'roots-out'];
 
 /** First day on which so many growing seasons have passed since a day, for this kind at its place. */
 const afterGrowth = (book: SeasonBook, taxonId: string, on: string, seasons: number): string =>

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Bed, BedRoom, FullBed } from '@gonimos/contract/beds';
+import type { Bed, BedRoom, FullBed, WinterPlan } from '@gonimos/contract/beds';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { call, get } from '../common/api';
 import { offerUndo } from '../common/undo';
@@ -13,6 +13,10 @@ export const useRoom = () => useQuery({ queryKey: ['room'], queryFn: () => get<B
 /** Places that will be too full; asked by itself, so that the round does not wait for it. */
 export const useFull = () =>
   useQuery({ queryKey: ['room', 'full'], queryFn: () => get<FullBed[]>('/beds/full') });
+
+/** What goes where before the cold. */
+export const useWinter = () =>
+  useQuery({ queryKey: ['room', 'winter'], queryFn: () => get<WinterPlan>('/beds/winter') });
 
 /** A whole cohort goes to another place; the rule of exposure may refuse it. */
 export const useMoveCohort = () =>

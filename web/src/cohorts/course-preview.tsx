@@ -28,7 +28,7 @@ export function CoursePreview({ course, today, target, name }: Props) {
   const dated = course.steps.filter((s) => s.status === 'planned');
   const none = course.steps.filter((s) => s.status === 'none');
   const fullScale = 1.1 * Math.max(target ?? 0, ...course.rings.map((r) => r.caliper));
-  const years = [...new Set(dated.map((s) => seasonYear(s.opens!)))].sort();
+  const years = [...new Set(dated.map((s) => seasonYear(s.opens!)))].sort((a, b) => a - b);
   const span = course.endsOn ? seasonYear(course.endsOn) - seasonYear(today) : 0;
   return (
     <div>

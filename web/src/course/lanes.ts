@@ -9,7 +9,16 @@ export const LANES: { id: PlannedStep['lane']; name: string }[] = [
 
 /** How a step stands today. */
 export type Standing =
-  'missed' | 'done' | 'dropped' | 'lapsed' | 'due' | 'late' | 'soon' | 'later' | 'waiting' | 'none';
+  | 'missed'
+  | 'done'
+  | 'dropped'
+  | 'lapsed'
+  | 'due'
+  | 'late'
+  | 'soon'
+  | 'later'
+  | 'waiting'
+  | 'none';
 
 export function standing(s: PlannedStep, today: string): Standing {
   if (s.status !== 'planned') return s.status;

@@ -234,9 +234,6 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
   const [ref, room] = useWidth<HTMLDivElement>();
   // the page opens on today, with what was done last to its left
   const todayAt = useRef(0);
-  useLayoutEffect(() => {
-    if (ref.current) ref.current.scrollLeft = Math.max(0, todayAt.current - 280);
-  }, [ref, room]);
   const first = `${from.slice(0, 4)}-01-01`;
   const last = `${Number(to.slice(0, 4)) + 1}-01-01`;
   const years = Number(last.slice(0, 4)) - Number(first.slice(0, 4));
@@ -244,9 +241,15 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
   const days = daysBetween(first, last);
   const perDay = (width - GUTTER - TAIL) / days;
   const x = (iso: string) => GUTTER + daysBetween(first, iso) * perDay;
-  todayAt.current = x(today);
+  useLayoutEffect(() => {
+    todayAt.current = x(today);
+  });
+  useLayoutEffect(() => {
+    if (ref.current) ref.current.scrollLeft = Math.max(0, todayAt.current - 280);
+  }, [ref, room]);
   let y = HEAD;
-  const lanes = LANES.map((lane) => {
+  const lanes = [];
+  for (const lane of LANES) {
     const placed = pack(
       steps.filter((s) => s.lane === lane.id && (care || s.chain === null)),
       x,
@@ -254,8 +257,8 @@ export function Timeline({ steps, from, to, today, care, onPick, onMove }: Props
     const top = y;
     const height = (Math.max(0, ...placed.map((p) => p.row)) + 1) * ROW + 12;
     y += height;
-    return { ...lane, placed, top, height };
-  });
+    lanes.push({ ...lane, placed, top, height });
+  }
   const hand = useHand({ perDay, onMove, onPick });
   return (
     <div className="relative">

@@ -1,6 +1,6 @@
 import { DayInput } from '../common/day-input';
 import { typed } from '../common/numbers';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { cuttingCheck, type CheckOutcome } from '@gonimos/contract/cuttings';
 import { CAUSES } from '@gonimos/contract/ledger';
 import { checkFollows, totalsOf } from '@gonimos/core/cuttings';
@@ -41,7 +41,7 @@ const number = { className: 'input', inputMode: 'numeric' as const, autoComplete
 /** A check of cuttings, tray by tray: what follows is said before it is recorded. */
 export function CheckSheet({ step, today, onClose }: Props) {
   const check = useCheck();
-  const partId = useRef(newId());
+  const [partId] = useState(newId);
   const [rows, setRows] = useState(() => [blank(1)]);
   const [v, set] = useState({
     on: today,
@@ -67,7 +67,7 @@ export function CheckSheet({ step, today, onClose }: Props) {
     batches: rows.map(counted),
     cause: v.cause,
     potNow: over && t.rooted > 0 && !moves && v.potNow,
-    part: parts ? { newId: partId.current, newCode: code } : null,
+    part: parts ? { newId: partId, newCode: code } : null,
     minutes: typed(v.minutes) ?? null,
   };
   const wrong = faultsOf(cuttingCheck, payload);

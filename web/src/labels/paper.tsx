@@ -11,7 +11,7 @@ import { NumberInput } from '../common/number-input';
 import { unitSystem } from '../common/units';
 import { PlaceOptions } from '../nursery/place-options';
 import { useNursery } from '../nursery/queries';
-import { usePrinted, usePrintLabels } from './queries';
+import { useHands, usePrinted, usePrintLabels } from './queries';
 
 const PAPER_WORDS: Record<LabelPaper, string> = {
   A4: 'sheets of A4, to be cut',
@@ -50,19 +50,58 @@ const OpenPdf = ({ href, children }: OpenProps) => (
   </a>
 );
 
+/** The day shared out: who works, and a sheet for each. */
+function Shares({ place }: { place: string }) {
+  const people = useHands().data ?? [];
+  const [working, setWorking] = useState<readonly string[]>([]);
+  const flip = (id: string) =>
+    setWorking(working.includes(id) ? working.filter((x) => x !== id) : [...working, id]);
+  const query = (person: string) =>
+    new URLSearchParams({ person, among: working.join('|'), ...(place ? { place } : {}) }).toString();
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="font-semibold">Or shared out among</legend>
+      <div className="flex flex-wrap gap-2">
+        {people.map((p) => (
+          <button
+            key={p.id}
+            type="button"
+            className={`btn ${working.includes(p.id) ? 'btn-active' : 'btn-outline'}`}
+            aria-pressed={working.includes(p.id)}
+            onClick={() => flip(p.id)}
+          >
+            {p.name}
+          </button>
+        ))}
+      </div>
+      {working.length > 1 && (
+        <div className="flex flex-wrap gap-2">
+          {people
+            .filter((p) => working.includes(p.id))
+            .map((p) => (
+              <OpenPdf key={p.id} href={`/api/round/sheet?${query(p.id)}`}>{`Sheet of ${p.name}`}</OpenPdf>
+            ))}
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
 function DaySheet() {
   const [place, setPlace] = useState('');
   return (
     <section className="grid content-start gap-3" aria-label="The day">
       <h2 className="text-xl">The day</h2>
       <p className="soft max-w-prose">
-        Every open step in the order of the places: what to carry, the pot prepared first, how much root goes,
-        cautions, and boxes for what was found. What comes back is typed in on the round under Several.
+        Every open step in the order of the places, for all, for one place, or shared out: what to carry, the
+        pot prepared first, how much root goes, cautions, and boxes for what was found. What comes back is
+        typed in on the round under Several.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <PlaceField label="Of" value={place} onChange={setPlace} />
         <OpenPdf href={`/api/round/sheet${place ? `?place=${place}` : ''}`}>Bench sheet</OpenPdf>
       </div>
+      <Shares place={place} />
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { PRINTER_PATH, type Printed } from '@gonimos/contract/label-printer';
-import { call } from '../common/api';
+import type { HandRow } from '@gonimos/contract/round';
+import { call, get } from '../common/api';
 
 /** What the simulated printer of the demo keeps; null where there is none. */
 export const usePrinted = () =>
@@ -21,3 +22,7 @@ export const usePrintLabels = () => {
     onSettled: () => client.invalidateQueries({ queryKey: ['printed labels'] }),
   });
 };
+
+/** Who may be given a share of the day. */
+export const useHands = () =>
+  useQuery({ queryKey: ['hands'], queryFn: () => get<HandRow[]>('/round/hands') });

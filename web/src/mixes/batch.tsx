@@ -1,18 +1,23 @@
 import { useState } from 'react';
 import type { Mix, MixStock } from '@gonimos/contract/mixes';
-import { batchOf } from '@gonimos/core/mixes';
-import { Field } from '../common/field';
+import { batchOf, costOf } from '@gonimos/core/mixes';
+import { money } from '@gonimos/core/words';
+import { Field, Trouble } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
 import { unit, volume } from '../common/units';
+import { useMakeBatch } from './queries';
 
 /** Most that is mixed at once, litres. */
 const MOST = 20_000;
 
 /** What so many litres of a mix want from the bags, and what is short of it. */
-export function Batch({ mix, stock }: { mix: Mix; stock: readonly MixStock[] }) {
+export function Batch({ mix, stock, today }: { mix: Mix; stock: readonly MixStock[]; today: string }) {
+  const make = useMakeBatch();
+  const [note, setNote] = useState('');
   const [litres, setLitres] = useState<number | undefined>(100);
   const asked = litres !== undefined && litres > 0 && litres <= MOST;
-  const parts = asked ? batchOf(mix.parts, litres) : [];
+  const parts = asked ? batchOf(mix, litres) : [];
+  const cost = costOf(parts, (c) => stock.find((s) => s.component === c)?.cents ?? null);
   return (
     <section aria-label="A batch" className="grid content-start gap-3">
       <h3 className="text-lg">A batch</h3>
@@ -57,10 +62,33 @@ export function Batch({ mix, stock }: { mix: Mix; stock: readonly MixStock[] }) 
           </tbody>
         </table>
       )}
+      {asked && cost !== null && litres && (
+        <p className="soft">
+          {money(cost)} in all, {money(cost / litres)} a litre, by the prices of the bins.
+        </p>
+      )}
       {parts.some((p) => p.component.dusty) && (
         <p className="border-l-4 border-accent pl-3">
           Dry grain gives dust that harms the lungs: damp it before it is poured and sieved, wear a mask.
         </p>
+      )}
+      {make.error && <Trouble>{make.error.message}</Trouble>}
+      {asked && (
+        <div className="flex flex-wrap items-end gap-3">
+          <Field label="Note" className="min-w-40 flex-1">
+            <input className="input" maxLength={400} value={note} onChange={(e) => setNote(e.target.value)} />
+          </Field>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={make.isPending}
+            onClick={() =>
+              make.mutate({ mix: mix.id, on: today, litres, note }, { onSuccess: () => setNote('') })
+            }
+          >
+            Made today
+          </button>
+        </div>
       )}
     </section>
   );

@@ -5,6 +5,7 @@ import { DayInput } from '../common/day-input';
 import { shortDate } from '../common/dates';
 import { Field, Trouble } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
+import { NumberInput } from '../common/number-input';
 import { Sheet } from '../common/sheet';
 import { unit, volume } from '../common/units';
 import { useMay } from '../people/session';
@@ -15,6 +16,7 @@ function CountSheet({ row, onClose }: { row: MixStock; onClose: () => void }) {
   const [counted, setCounted] = useState<number | undefined>(row.have ?? undefined);
   const [arriving, setArriving] = useState<number | undefined>(row.arriving || undefined);
   const [arrives, setArrives] = useState(row.arrives ?? '');
+  const [price, setPrice] = useState(row.cents === null ? NaN : row.cents / 100);
   const bad = counted === undefined || !(counted >= 0) || (arriving !== undefined && !(arriving >= 0));
   return (
     <Sheet
@@ -33,6 +35,7 @@ function CountSheet({ row, onClose }: { row: MixStock; onClose: () => void }) {
                 counted: counted ?? 0,
                 arriving: arriving ?? 0,
                 arrives: arrives || null,
+                cents: Number.isFinite(price) ? Math.round(price * 100) : null,
               },
               { onSuccess: onClose },
             )
@@ -58,6 +61,9 @@ function CountSheet({ row, onClose }: { row: MixStock; onClose: () => void }) {
             <DayInput value={arrives} onChange={setArrives} />
           </Field>
         </div>
+        <Field label="Price" hint="of a litre, in your money; empty where it is not known" className="w-56">
+          <NumberInput value={price} onChange={setPrice} />
+        </Field>
       </div>
     </Sheet>
   );

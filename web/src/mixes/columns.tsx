@@ -1,11 +1,13 @@
 import type { ContainerKind } from '@gonimos/core/containers';
-import { columnOf, filledWeight, LIFTED_BY_ONE, shapeOf, type Blend } from '@gonimos/core/mixes';
+import { columnOf, filledWeight, LIFTED_BY_ONE, shapeOf, type Blend, type Zone } from '@gonimos/core/mixes';
 import { percent } from '@gonimos/core/words';
 import { length, volume, weight } from '../common/units';
 
 interface Props {
   blend: Blend;
   pots: readonly ContainerKind[];
+  /** coarser mix below the roots */
+  zone: Zone | null;
 }
 
 const WIDE = 132;
@@ -20,15 +22,20 @@ const scaleFor = (pots: readonly ContainerKind[]): number =>
 interface PotProps {
   pot: ContainerKind;
   blend: Blend;
+  zone: Zone | null;
   scale: number;
   /** of the tallest pot beside it, points */
   tall: number;
 }
 
+/** What the coarse zone does to the air around the roots. */
+const withoutZone = (around: number, plain: number): string =>
+  Math.abs(around - plain) < 0.005 ? 'as much without the zone' : `${percent(plain)} without the zone`;
+
 /** One pot cut through: the less blue a layer, the more air is in it once it has drained. */
-function Pot({ pot, blend, scale, tall }: PotProps) {
+function Pot({ pot, blend, zone, scale, tall }: PotProps) {
   const { depth } = shapeOf(pot);
-  const column = columnOf(blend, shapeOf(pot));
+  const column = columnOf(blend, shapeOf(pot), zone);
   const per = column.slices.length / LAYERS;
   const y = (mm: number) => tall - mm * scale;
   const half = (mm: number) => ((pot.base[0] + ((pot.rim[0] - pot.base[0]) * mm) / pot.depth) / 2) * scale;
@@ -50,7 +57,7 @@ function Pot({ pot, blend, scale, tall }: PotProps) {
       />
     );
   };
-  const { dry, wet } = filledWeight(pot, blend);
+  const { dry, wet } = filledWeight(pot, blend, zone);
   const outline = [
     [-half(pot.depth), y(pot.depth)],
     [-half(0), y(0)],
@@ -61,6 +68,16 @@ function Pot({ pot, blend, scale, tall }: PotProps) {
     <figure className="grid w-36 justify-items-center gap-1 text-center">
       <svg viewBox={`${-WIDE / 2 - 4} -2 ${WIDE + 8} ${tall + 5}`} className="w-full" aria-hidden>
         {Array.from({ length: LAYERS }, (_, i) => layer(i))}
+        {zone && (
+          <line
+            x1={-half(zone.share * depth)}
+            x2={half(zone.share * depth)}
+            y1={y(zone.share * depth)}
+            y2={y(zone.share * depth)}
+            stroke="currentColor"
+            strokeDasharray="1 3"
+          />
+        )}
         <polyline
           points={outline.map((p) => p.join(',')).join(' ')}
           fill="none"
@@ -75,8 +92,12 @@ function Pot({ pot, blend, scale, tall }: PotProps) {
           {length(depth)} of mix, {volume(pot.litres)}
         </span>
         <span className="block text-base">
-          air <strong>{percent(column.air)}</strong>
+          air <strong>{percent(zone ? column.around : column.air)}</strong>
+          {zone && ' around the roots'}
         </span>
+        {zone && (
+          <span className="soft block">{withoutZone(column.around, columnOf(blend, shapeOf(pot)).air)}</span>
+        )}
         <span className="soft block">water {percent(column.water)}</span>
         <span className="soft block">
           {weight(dry)} dry, {weight(wet)} wet
@@ -88,13 +109,13 @@ function Pot({ pot, blend, scale, tall }: PotProps) {
 }
 
 /** The same mix in pots of different depth, to one scale. */
-export function Columns({ blend, pots }: Props) {
+export function Columns({ blend, pots, zone }: Props) {
   const scale = scaleFor(pots);
   const tall = Math.max(...pots.map((c) => c.depth)) * scale;
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-6">
       {pots.map((pot) => (
-        <Pot key={pot.id} pot={pot} blend={blend} scale={scale} tall={tall} />
+        <Pot key={pot.id} pot={pot} blend={blend} zone={zone} scale={scale} tall={tall} />
       ))}
     </div>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Mix } from '@gonimos/contract/mixes';
 import { container, containers } from '@gonimos/core/containers';
-import { blendOf, component, drainsLike, porosity } from '@gonimos/core/mixes';
+import { blendOf, component, drainsLike, porosity, type Part } from '@gonimos/core/mixes';
 import { percent } from '@gonimos/core/words';
 import { Loading } from '../common/loading';
 import { length, weight } from '../common/units';
@@ -12,6 +12,7 @@ import { Batch } from './batch';
 import { Bins } from './bins';
 import { Columns } from './columns';
 import { Feed } from './feed';
+import { Made } from './made';
 import { MixSheet } from './mix-sheet';
 import { useMixes } from './queries';
 
@@ -19,8 +20,12 @@ import { useMixes } from './queries';
 const SHOWN = ['show-14', 'training-22', 'basket-25'];
 const FIRST = 'pot-17';
 
-const partsWords = (mix: Mix): string =>
-  mix.parts.map((p) => `${p.parts} ${component(p.component).name}`).join(', ');
+const wordsOf = (parts: readonly Part[]): string =>
+  parts.map((p) => `${p.parts} ${component(p.component).name}`).join(', ');
+const partsWords = ({ parts, under }: Mix): string =>
+  under
+    ? `${wordsOf(parts)}; below it, ${percent(under.share)} of the depth: ${wordsOf(under.parts)}`
+    : wordsOf(parts);
 
 /** What a mix is once it is mixed, by the model or by the grower's own test. */
 function Facts({ mix }: { mix: Mix }) {
@@ -44,9 +49,10 @@ function InPots({ mix }: { mix: Mix }) {
   const [own, setOwn] = useState(FIRST);
   const by = mix.drain ? drainsLike(blendOf(mix.parts), mix.drain) : null;
   const pots = [...SHOWN, own].map(container);
+  const zone = mix.under && { share: mix.under.share, blend: blendOf(mix.under.parts) };
   return (
     <section aria-label="In pots" className="grid gap-3">
-      <Columns blend={blendOf(mix.parts, by ?? 1)} pots={[...new Set(pots)]} />
+      <Columns blend={blendOf(mix.parts, by ?? 1)} pots={[...new Set(pots)]} zone={zone} />
       <label className="flex flex-wrap items-center gap-2">
         <span className="soft text-sm">and in</span>
         <select className="select w-64" value={own} onChange={(e) => setOwn(e.target.value)}>
@@ -61,8 +67,9 @@ function InPots({ mix }: { mix: Mix }) {
       </label>
       <p className="soft text-sm">
         Watered through and drained. The bluer a layer, the wetter: the bottom of every pot stays wet, so a
-        shallow one holds less air in the same mix. Method of Bilderback & Fonteno 1987, from memory; curve of
-        van Genuchten 1980; grain data common practice.
+        shallow one holds less air in the same mix; over much coarser grains a mix drains as over another
+        bottom, so that a coarse zone takes depth from it. Method of Bilderback & Fonteno 1987, from memory;
+        curve of van Genuchten 1980; grain data common practice.
       </p>
     </section>
   );
@@ -112,9 +119,10 @@ export function MixesPart() {
         </header>
         <InPots key={mix.id} mix={mix} />
         <div className="grid gap-7 xl:grid-cols-2">
-          <Batch mix={mix} stock={data.stock} />
+          <Batch key={mix.id} mix={mix} stock={data.stock} today={today} />
           <Feed />
         </div>
+        <Made mixes={data} today={today} />
         <Bins stock={data.stock} today={today} />
       </div>
       {sheet && <MixSheet mix={mix} copy={sheet === 'copy'} onClose={() => setSheet(null)} />}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { CountMix, Mixes, SaveMix } from '@gonimos/contract/mixes';
+import type { CountMix, MakeBatch, Mixes, SaveMix, WithdrawBatch } from '@gonimos/contract/mixes';
 import { call, get } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
@@ -8,3 +8,7 @@ export const useSaveMix = () =>
   useWrite((m: Unsent<SaveMix>, id) => call<Mixes>('PUT', '/mixes', { ...m, id }));
 export const useCountMix = () =>
   useWrite((c: Unsent<CountMix>, id) => call<Mixes>('PUT', '/mix-stock', { ...c, id }));
+export const useMakeBatch = () =>
+  useWrite((b: Unsent<MakeBatch>, id) => call<Mixes>('POST', '/mix-batches', { ...b, id }));
+export const useWithdrawBatch = () =>
+  useWrite((b: Unsent<WithdrawBatch>, id) => call<Mixes>('POST', '/mix-batches/withdraw', { ...b, id }));

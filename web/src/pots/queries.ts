@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import type { PotsProposed } from '@gonimos/contract/fit';
 import type { SharedPot } from '@gonimos/contract/pots';
 import { get } from '../common/api';
 
@@ -6,4 +7,11 @@ export const usePot = (cohortId: string) =>
   useQuery({
     queryKey: ['cohort', cohortId, 'pot'],
     queryFn: () => get<SharedPot>(`/cohorts/${cohortId}/pot`),
+  });
+
+/** Containers that suit a cohort at its next move. */
+export const useProposed = (cohortId: string) =>
+  useQuery({
+    queryKey: ['cohort', cohortId, 'pots'],
+    queryFn: () => get<PotsProposed>(`/cohorts/${cohortId}/pots`),
   });

@@ -211,7 +211,7 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
             {weekdayDate(today)}
             <span className="soft ml-3 font-sans text-base font-normal tracking-normal">
               {bed === null ? round.open : here.due.length} open
-              {closing > 0 && <span className="max-sm:hidden">, {closing} closing soon</span>}
+              {closing > 0 && <span className="max-sm:hidden">, {closing} closing</span>}
             </span>
           </h1>
           <Tools

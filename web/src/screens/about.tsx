@@ -13,6 +13,7 @@ import { usePlaceName } from '../nursery/queries';
 import { useCourse } from '../course/queries';
 import { OpeningWords } from '../pots/opening';
 import { usePot } from '../pots/queries';
+import { Stands } from '../pots/stands';
 
 const STARTED_AS = { seed: 'seeds', cutting: 'cuttings', layer: 'layer', bought: 'plants', lifted: 'plants' };
 const withBand = (s: Share) => `${percent(s.value)} (${Math.round(s.low * 100)}–${Math.round(s.high * 100)})`;
@@ -147,6 +148,7 @@ export function About({ cohort, today }: { cohort: Data; today: string }) {
       {cohort.lot && <p className="mt-1">Seed of ‘{cohort.lot.name}’</p>}
       {cohort.origin && <Origin origin={cohort.origin} />}
       <Guests cohort={cohort} today={today} />
+      {cohort.growing && <Stands cohortId={cohort.id} />}
       {cohort.plants.length > 0 && (
         <p className="mt-1">
           Tagged plants:{' '}

@@ -10,14 +10,21 @@ import { Failure } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { area, far } from '../common/units';
-import { useToday } from '../nursery/queries';
+import { climateWords } from '../nursery/climate';
+import { usePlaces, useToday } from '../nursery/queries';
 import { useRound } from '../round/queries';
 import { useMoveCohort, useRoom } from '../beds/queries';
 import { BenchView } from '../beds/bench-view';
 import { FULL, monthName, Months } from '../beds/months';
+import { Winter } from '../beds/winter';
 import { useDrag } from '../beds/use-drag';
 
 /** In words what a bench comes to. */
+function Climate({ bedId }: { bedId: string }) {
+  const place = usePlaces().data?.find((p) => p.id === bedId);
+  return place ? <p className="soft text-sm">{climateWords(place)}</p> : null;
+}
+
 function Verdict({ bed }: { bed: BedRoom }) {
   const [now] = bed.months;
   if (bed.length === null || bed.width === null || now.share === null)
@@ -230,6 +237,7 @@ export function Benches() {
             <div>
               <h2 className="text-xl">{bed.name}</h2>
               <Verdict bed={bed} />
+              <Climate bedId={bed.id} />
             </div>
             {bed.months[0].share !== null && <Months bed={bed} />}
           </div>
@@ -243,6 +251,7 @@ export function Benches() {
           <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
         </section>
       ))}
+      <Winter today={today} nameOf={(id) => data.find((b) => b.id === id)?.name ?? 'elsewhere'} />
       {held && (
         <div
           ref={mark}

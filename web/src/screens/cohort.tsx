@@ -155,7 +155,7 @@ function Opened({ cohort, steps, today, open, onClose }: OpenedProps) {
 }
 
 /** Parts that are drawings. */
-const DRAWN = ['trays', 'lineage', 'roots', 'stem', 'trunk'];
+const DRAWN = ['trays', 'lineage', 'roots', 'stem', 'bends', 'fuse', 'trunk'];
 
 const atDesk = () => window.matchMedia('(min-width: 64rem)').matches;
 

@@ -1,42 +1,22 @@
 import { useDeferredValue, useMemo, useReducer, useState } from 'react';
-import { useOutletContext } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import {
-  chopPlan,
-  sacrificesOf,
-  stemAt,
-  stemFaults,
-  STEM_PARTS,
-  STYLES,
-  type ChopWay,
-  type StemPartKind,
-  type StyleId,
-} from '@gonimos/core/stem';
+import { chopPlan, sacrificesOf, stemAt, stemFaults, type StemPartKind } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
-import { Field } from '../common/field';
 import { Loading } from '../common/loading';
-import { MeasureInput } from '../common/measure-input';
-import { NumberInput } from '../common/number-input';
-import { unit } from '../common/units';
 import { Dates, Keep } from '../drawings/keep';
-import { UndoRedo } from '../drawings/undo';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import { useToday } from '../nursery/queries';
+import { AboveView } from './above-view';
+import { Branches } from './branches';
 import { Chops } from './chops';
 import { PartFields } from './part-fields';
+import { Fronts } from './fronts';
 import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
-import {
-  draw,
-  drawingOf,
-  emptyStem,
-  newPart,
-  NOTHING_DECIDED,
-  type Act,
-  type Drawing,
-  type Sheet,
-} from './sheet';
+import { draw, drawingOf, emptyStem, newPart, NOTHING_DECIDED, type Sheet } from './sheet';
+import { StemFields, Tools, Wanted } from './stem-fields';
 import { StemView } from './stem-view';
 
 /** The stem of a cohort's plant: what stands on it, what it is to become, and where it is cut. */
@@ -48,119 +28,7 @@ export function StemPart() {
   return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
 }
 
-const WAY_WORDS: Record<ChopWay, string> = {
-  staged: 'staged: half first, the rest a season later',
-  hard: 'one hard cut',
-  sacrifice: 'sacrifice first, then the cut',
-  bend: 'bend a shoot into the line first',
-};
-
-/** Figures of the whole stem. */
-function StemFields({ drawing, act }: { drawing: Drawing; act: (a: Act) => void }) {
-  const { record } = drawing;
-  const set = (more: Partial<typeof record>) => act({ do: 'record', record: { ...record, ...more } });
-  return (
-    <div className="grid grid-cols-3 gap-3">
-      <Field label="At the base" hint={unit('length')}>
-        <MeasureInput
-          quantity="length"
-          value={record.base}
-          onChange={(base) => base !== undefined && base > 0 && set({ base })}
-        />
-      </Field>
-      <Field label="Height" hint={unit('length')}>
-        <MeasureInput
-          quantity="length"
-          value={record.height}
-          onChange={(height) => height !== undefined && height >= 10 && set({ height })}
-        />
-      </Field>
-      <Field label="Front" hint="° from the mark">
-        <NumberInput
-          value={record.front}
-          onChange={(front) => front >= 0 && front <= 360 && set({ front })}
-        />
-      </Field>
-    </div>
-  );
-}
-
-/** What it is to become. */
-function Wanted({ drawing, way, act }: { drawing: Drawing; way: ChopWay; act: (a: Act) => void }) {
-  const { decided } = drawing;
-  const decide = (more: Partial<typeof decided>) => act({ do: 'decide', decided: more });
-  return (
-    <div className="grid grid-cols-2 gap-3">
-      <Field label="Finished height" hint={unit('length')}>
-        <MeasureInput
-          quantity="length"
-          value={decided.finished ?? undefined}
-          onChange={(mm) => decide({ finished: mm !== undefined && mm >= 30 && mm <= 5000 ? mm : null })}
-        />
-      </Field>
-      <Field label="Style">
-        <select
-          className="select"
-          value={decided.style}
-          onChange={(e) => decide({ style: e.target.value as StyleId })}
-        >
-          {STYLES.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}, 1 to {s.ratio}
-            </option>
-          ))}
-        </select>
-      </Field>
-      <Field label="The cut is" className="col-span-2">
-        <select
-          className="select"
-          value={decided.way ?? ''}
-          onChange={(e) => decide({ way: (e.target.value || null) as ChopWay | null })}
-        >
-          <option value="">as the school has it ({WAY_WORDS[way]})</option>
-          {Object.entries(WAY_WORDS).map(([id, words]) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </Field>
-    </div>
-  );
-}
-
-interface ToolsProps {
-  drawing: Drawing;
-  kind: StemPartKind;
-  onKind: (kind: StemPartKind) => void;
-  onAdd: () => void;
-  act: (a: Act) => void;
-}
-
-/** What the next tap puts on the stem, and undo. */
-function Tools({ drawing, kind, onKind, onAdd, act }: ToolsProps) {
-  return (
-    <div className="no-print flex flex-wrap items-center gap-2">
-      <div className="flex flex-wrap gap-1" role="group" aria-label="The next tap adds">
-        {STEM_PARTS.map((k) => (
-          <button
-            key={k}
-            type="button"
-            aria-pressed={k === kind}
-            className={`btn px-3 ${k === kind ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
-            onClick={() => onKind(k)}
-          >
-            {k}
-          </button>
-        ))}
-      </div>
-      <button type="button" className="btn btn-ghost px-2" onClick={onAdd}>
-        By figures
-      </button>
-      <UndoRedo drawing={drawing} act={act} />
-    </div>
-  );
-}
+const NO_ROOTS: StemBench['roots'][number]['roots'] = [];
 
 /** Where it may be cut, and the years of its sacrifices; nothing while the figures cannot be of a stem. */
 function usePlans(cohort: Cohort, bench: StemBench, label: string, { record, decided }: Sheet) {
@@ -216,6 +84,14 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   return (
     <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="grid content-start gap-4">
+        <p className="no-print flex flex-wrap gap-2">
+          <Link className="btn btn-ghost border border-base-300" to="../bends">
+            Bend recipes, one for each plant
+          </Link>
+          <Link className="btn btn-ghost border border-base-300" to="../fuse">
+            Set stems together
+          </Link>
+        </p>
         <Dates
           rows={bench.records}
           row={at.row}
@@ -262,6 +138,32 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
               </button>
             ))}
         </div>
+        {record.parts.length > 1 && (
+          <AboveView
+            record={record}
+            finished={decided.finished ?? null}
+            chosen={drawing.chosen}
+            onChoose={(id) => act({ do: 'choose', id })}
+          />
+        )}
+        {decided.finished && faults.length === 0 && record.parts.length > 1 && (
+          <Fronts
+            record={record}
+            finished={decided.finished}
+            roots={bench.roots.find((r) => r.label === at.label)?.roots ?? NO_ROOTS}
+            onFront={(front) => act({ do: 'record', record: { ...record, front } })}
+          />
+        )}
+        {decided.finished && faults.length === 0 && (
+          <Branches
+            record={record}
+            finished={decided.finished}
+            vigour={bench.start.vigour}
+            cutAt={decided.cutAt ?? null}
+            onPart={(part) => act({ do: 'part', part })}
+            onDrop={(id) => act({ do: 'drop', id })}
+          />
+        )}
         {looks.length > 0 && (
           <Sacrifices
             looks={looks}

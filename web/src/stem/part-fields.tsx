@@ -1,12 +1,17 @@
 import { Trash2 } from 'lucide-react';
 import {
   FEEDS,
+  ROLE_WORDS,
+  ROLES,
   STEM_PARTS,
   stemAt,
   USUAL_FOLIAGE,
+  VITALITIES,
   type Feeds,
+  type Role,
   type StemPart,
   type StemRecord,
+  type Vitality,
 } from '@gonimos/core/stem';
 import { isIsoDate } from '@gonimos/core/calendar';
 import { DayInput } from '../common/day-input';
@@ -85,6 +90,48 @@ export function PartFields({ part, record, today, act }: Props) {
               onChange={(diameter) => diameter !== undefined && diameter > 0 && change({ diameter })}
             />
           </Field>
+        )}
+        {part.kind !== 'stub' && part.kind !== 'sacrifice' && (
+          <Field label="It is to be">
+            <select
+              className="select"
+              value={part.role ?? ''}
+              onChange={(e) => change({ role: (e.target.value || null) as Role | null })}
+            >
+              <option value="">not said</option>
+              {ROLES.map((r) => (
+                <option key={r} value={r}>
+                  {ROLE_WORDS[r]}
+                </option>
+              ))}
+            </select>
+          </Field>
+        )}
+        {part.kind !== 'stub' && (
+          <>
+            <Field label="It rises" hint="° above the horizontal">
+              <NumberInput
+                key={part.id}
+                value={part.rise ?? NaN}
+                onChange={(rise) => {
+                  if (Number.isNaN(rise)) change({ rise: null });
+                  else if (rise >= -90 && rise <= 120) change({ rise });
+                }}
+              />
+            </Field>
+            <Field label="How it does">
+              <select
+                className="select"
+                value={part.vitality ?? ''}
+                onChange={(e) => change({ vitality: (e.target.value || null) as Vitality | null })}
+              >
+                <option value="">not looked at</option>
+                {VITALITIES.map((v) => (
+                  <option key={v}>{v}</option>
+                ))}
+              </select>
+            </Field>
+          </>
         )}
         {part.kind === 'sacrifice' && (
           <>

@@ -21,6 +21,18 @@ export interface Drawing extends Sheet {
 
 export const NOTHING_DECIDED: Decided = { finished: null, style: 'usual', way: null, cutAt: null };
 
+/** A record in which every part tells all that is asked of one today. */
+export const wholeRecord = (record: StemRecord): StemRecord => ({
+  ...record,
+  parts: record.parts.map((p) => ({
+    ...p,
+    feeds: p.feeds ?? null,
+    role: p.role ?? null,
+    rise: p.rise ?? null,
+    vitality: p.vitality ?? null,
+  })),
+});
+
 export const emptyStem = (base: number, height: number): StemRecord => ({
   base: Math.round(base * 10) / 10,
   height: Math.round(height),
@@ -72,6 +84,9 @@ export function newPart(
     since: sacrifice ? today : null,
     foliage: sacrifice ? USUAL_FOLIAGE : null,
     feeds: sacrifice ? 'trunk' : null,
+    role: null,
+    rise: null,
+    vitality: null,
     note: '',
   };
 }
@@ -88,6 +103,8 @@ export function ofKind(part: StemPart, kind: StemPartKind, thick: number, today:
     since: sacrifice ? (part.since ?? today) : null,
     foliage: sacrifice ? (part.foliage ?? USUAL_FOLIAGE) : null,
     feeds: sacrifice ? (part.feeds ?? 'trunk') : null,
+    role: kind === 'stub' || sacrifice ? null : (part.role ?? null),
+    vitality: kind === 'stub' ? null : (part.vitality ?? null),
   };
 }
 

@@ -5,8 +5,10 @@ import {
   CONTAINERS,
   containerFaults,
   containers,
+  FINISHES,
   kindOf,
   type ContainerKind,
+  type PotLook,
 } from '@gonimos/core/containers';
 import { newId } from '../common/api';
 import { faultsOf } from '../common/check';
@@ -34,6 +36,7 @@ const FIRST: Measures = {
   base: [160, 160],
   depth: 150,
   shared: false,
+  look: null,
 };
 
 type Size = 'rim' | 'base';
@@ -62,6 +65,52 @@ function Sides({ edit, fault, onSize }: SidesProps) {
       {!round && input('rim', 1, 'Width at the rim')}
       {input('base', 0, round ? 'Across the base' : 'Length at the base')}
       {!round && input('base', 1, 'Width at the base')}
+    </div>
+  );
+}
+
+interface LookProps {
+  look: PotLook | null;
+  onChange: (look: PotLook | null) => void;
+  error: string | undefined;
+}
+
+/** Colour and finish of a pot that is chosen by eye. */
+function Look({ look, onChange, error }: LookProps) {
+  return (
+    <div className="grid gap-3">
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={look !== null}
+          onChange={(e) => onChange(e.target.checked ? { colour: '', finish: 'unglazed' } : null)}
+        />
+        To be looked at with its tree
+      </label>
+      {look && (
+        <div className="grid grid-cols-2 gap-4">
+          <Field label="Colour" error={look.colour ? error : undefined}>
+            <input
+              className="input"
+              maxLength={40}
+              value={look.colour}
+              onChange={(e) => onChange({ ...look, colour: e.target.value })}
+            />
+          </Field>
+          <Field label="Finish">
+            <select
+              className="select"
+              value={look.finish}
+              onChange={(e) => onChange({ ...look, finish: e.target.value as PotLook['finish'] })}
+            >
+              {FINISHES.map((f) => (
+                <option key={f}>{f}</option>
+              ))}
+            </select>
+          </Field>
+        </div>
+      )}
     </div>
   );
 }
@@ -163,6 +212,7 @@ function PotSheet({ own, onClose }: SheetProps) {
           />
           A flat or tray that many plants stand in together
         </label>
+        <Look look={edit.look ?? null} onChange={(look) => set({ look })} error={fault('look.colour')} />
         {sound && (
           <p role="status">
             Holds <strong>{volume(kindOf(key, edit).litres)}</strong> to a finger below the rim.
@@ -206,6 +256,7 @@ export function OwnPots() {
               {kind.wall}, {length(kind.rim[0])}
               {kind.shape === 'box' && ` × ${length(kind.rim[1])}`} at the rim, {length(kind.depth)} deep,{' '}
               {volume(container(id).litres)}
+              {kind.look && `, ${kind.look.colour}, ${kind.look.finish}`}
             </span>
             {may && (
               <button

@@ -1,7 +1,9 @@
 import { DayInput } from '../common/day-input';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { SPARE } from '@gonimos/core/round';
 import type { StockRow } from '@gonimos/contract/stock';
-import { containers, container } from '@gonimos/core/containers';
+import { containers, container, depthClass } from '@gonimos/core/containers';
 import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { shortDate } from '../common/dates';
@@ -19,6 +21,7 @@ function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockR
     counted: String(row?.have ?? ''),
     arriving: String(row?.arriving ?? 0),
     arrives: row?.arrives ?? '',
+    worn: String(row?.worn ?? 0),
   });
   const field = (name: keyof typeof v) => ({
     value: v[name],
@@ -38,6 +41,7 @@ function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockR
               counted: Number(v.counted),
               arriving: Number(v.arriving),
               arrives: v.arrives || null,
+              worn: Number(v.worn),
             },
             { onSuccess: onClose },
           );
@@ -66,11 +70,71 @@ function CountSheet({ row, rows, onClose }: { row: StockRow | null; rows: StockR
             <DayInput value={v.arrives} onChange={(arrives) => set({ ...v, arrives })} />
           </Field>
         </div>
+        <Field label="Past use" hint="cracked, brittle, holes too wide: not among those above">
+          <input className="input" inputMode="numeric" {...field('worn')} />
+        </Field>
         <button className="btn btn-primary btn-tall" disabled={count.isPending}>
           {count.isPending ? 'Planning again …' : 'Save the count'}
         </button>
       </form>
     </Sheet>
+  );
+}
+
+/** Which steps speak for a kind, and on which day. */
+function Wants({ row, today }: { row: StockRow; today: string | undefined }) {
+  const told = row.wants.reduce((n, w) => n + w.count, 0);
+  return (
+    <details className="basis-full">
+      <summary className="soft cursor-pointer py-1">Spoken for by</summary>
+      <ul className="flex flex-wrap gap-x-5 gap-y-1 pb-1">
+        {row.wants.map((w) => (
+          <li key={`${w.cohortId} ${w.on}`}>
+            <Link className="link" to={`/cohorts/${w.cohortId}`}>
+              {w.code}
+            </Link>{' '}
+            <span className="soft">
+              {w.count}, {shortDate(w.on, today)}
+            </span>
+          </li>
+        ))}
+        {row.wanted > told && <li className="soft">and {row.wanted - told} more</li>}
+      </ul>
+    </details>
+  );
+}
+
+/** How many are short, for good or until a delivery. */
+function Short({ row, today }: { row: StockRow; today: string | undefined }) {
+  const lacks = row.short?.count ?? (row.have === null ? 0 : row.wanted - row.have);
+  if (lacks <= 0) return null;
+  return (
+    <strong className="ml-2 text-accent">
+      {lacks} short{!row.short && row.arrives && ` until ${shortDate(row.arrives, today)}`}
+    </strong>
+  );
+}
+
+/** What is to be ordered, with a tenth to spare, and by when. */
+function OrderList({ rows, today }: { rows: StockRow[]; today: string | undefined }) {
+  const short = rows.flatMap((r) => (r.short ? [{ ...r.short, id: r.container }] : []));
+  if (short.length === 0) return null;
+  return (
+    <section aria-label="To order" className="mb-5 border-l-4 border-accent pl-4">
+      <h3 className="text-lg">To order</h3>
+      <ul>
+        {short
+          .toSorted((a, b) => (a.on < b.on ? -1 : 1))
+          .map((s) => (
+            <li key={s.id}>
+              <strong>{Math.ceil(s.count * SPARE)}</strong> {container(s.id).name}{' '}
+              <span className="soft">
+                by {shortDate(s.on, today)}: {s.count} short, a tenth to spare
+              </span>
+            </li>
+          ))}
+      </ul>
+    </section>
   );
 }
 
@@ -90,6 +154,7 @@ export function Stock() {
           </button>
         )}
       </header>
+      <OrderList rows={rows} today={today} />
       {rows.length === 0 && <p className="soft">Nothing counted yet: no step waits for containers.</p>}
       <ul className="card-plain divide-y divide-base-300 empty:hidden">
         {rows.map((r) => (
@@ -97,12 +162,17 @@ export function Stock() {
             key={r.container}
             className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 px-4 py-3"
           >
-            <strong className="min-w-48">{container(r.container).name}</strong>
+            <span className="min-w-48">
+              <strong>{container(r.container).name}</strong>
+              <span className="soft block text-sm">
+                {depthClass(container(r.container))}
+                {container(r.container).flexible && ', of cloth'}
+              </span>
+            </span>
             <span>
               {r.have === null ? <strong>not counted</strong> : `${r.have} there`}, {r.wanted} wanted
-              {r.have !== null && r.wanted > r.have && (
-                <strong className="ml-2 text-accent">{r.wanted - r.have} short</strong>
-              )}
+              <Short row={r} today={today} />
+              {r.worn > 0 && <span className="soft">, {r.worn} past use</span>}
             </span>
             <span className="soft">
               {r.arrives && r.arriving > 0
@@ -118,6 +188,7 @@ export function Stock() {
                 Count<span className="sr-only"> {container(r.container).name}</span>
               </button>
             )}
+            {r.wants.length > 0 && <Wants row={r} today={today} />}
           </li>
         ))}
       </ul>

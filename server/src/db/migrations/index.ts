@@ -21,6 +21,9 @@ import * as rootRecords from './019-root-records.ts';
 import * as wantsOn from './020-wants-on.ts';
 import * as pottingShed from './022-potting-shed.ts';
 import * as ownContainers from './023-own-containers.ts';
+import * as batches from './024-batches.ts';
+import * as groups from './025-groups.ts';
+import * as stepWants from './026-step-wants.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -47,4 +50,7 @@ export const MIGRATIONS = [
   { name: '021-stem-records', ...stemRecords },
   { name: '022-potting-shed', ...pottingShed },
   { name: '023-own-containers', ...ownContainers },
+  { name: '024-batches', ...batches },
+  { name: '025-groups', ...groups },
+  { name: '026-step-wants', ...stepWants },
 ];

@@ -1,0 +1,5 @@
+export * from './line.ts';
+export * from './measure.ts';
+export * from './quota.ts';
+export * from './recipe.ts';
+export * from './words.ts';

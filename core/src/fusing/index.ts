@@ -1,0 +1,4 @@
+export * from './joint.ts';
+export * from './member.ts';
+export * from './solve.ts';
+export { agreeWorth, aloneWorth, GAPS, intoWorth, sectorsOf, SECTORS, STEP, TURNS, wayTo } from './value.ts';

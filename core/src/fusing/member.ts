@@ -1,0 +1,85 @@
+/** A root or a branch of a member: where it goes, degrees clockwise from its mark, and how far, mm. */
+export interface Limb {
+  azimuth: number;
+  reach: number;
+  /** mm where it leaves */
+  diameter: number;
+  /** of a branch: mm above the soil; of a root: 0 */
+  height: number;
+}
+
+/** A stem that is set with others to become one base. */
+export interface Member {
+  id: string;
+  /** mm at the base */
+  base: number;
+  /** mm */
+  height: number;
+  /** direction its line curves to first, degrees from its mark; null: straight */
+  curve: number | null;
+  roots: readonly Limb[];
+  branches: readonly Limb[];
+}
+
+/** A place of the group: mm to the right and to the back of its middle, seen from the front. */
+export interface Spot {
+  x: number;
+  y: number;
+}
+
+/** How far bases stand apart against touching. Bound they touch; common practice, no source. */
+const TOUCH = 1;
+/** Directions of the places around the thickest: in depth and off the middle, no two in line. Common practice, no source. */
+const AROUND = [65, 200, 305, 130, 255, 20, 165, 340];
+const RAD = Math.PI / 180;
+
+/** Most stems that are set together at once. */
+export const MEMBERS_MOST = AROUND.length + 1;
+
+/**
+ * Places for a group, the first for its thickest: the others around it in depth and off the middle, touching it. Bases
+ * in mm, thickest first. Throws RangeError for fewer than two or more than nine.
+ *
+ * @example spotsFor([20, 10])[1] // 15 mm off, to the right and back
+ */
+export function spotsFor(bases: readonly number[]): Spot[] {
+  if (bases.length < 2 || bases.length > MEMBERS_MOST)
+    throw new RangeError(`not a group: ${bases.length} stems`);
+  const [main, ...rest] = bases;
+  return [
+    { x: 0, y: 0 },
+    ...rest.map((base, i) => {
+      const off = (TOUCH * (main + base)) / 2;
+      return { x: off * Math.sin(AROUND[i] * RAD), y: off * Math.cos(AROUND[i] * RAD) };
+    }),
+  ];
+}
+
+/** Heights in order of thickness: the thickest the tallest, mm. */
+export const heightsFor = (
+  members: readonly Pick<Member, 'id' | 'base'>[],
+  tallest: number,
+): Map<string, number> => {
+  const thickest = Math.max(...members.map((m) => m.base));
+  return new Map(members.map((m) => [m.id, Math.round((tallest * m.base) / thickest)]));
+};
+
+/** A gap a thin stem can fill at the base of a thicker tree. */
+export interface JoinSpot {
+  /** direction of its middle, degrees */
+  azimuth: number;
+  /** degrees without a root */
+  gap: number;
+}
+
+/** Where a thin stem joins a thicker tree to fill its line of roots, the widest gap first. */
+export function joinSpots(roots: readonly number[]): JoinSpot[] {
+  if (roots.length === 0) return [{ azimuth: 180, gap: 360 }];
+  const sorted = roots.toSorted((a, b) => a - b);
+  return sorted
+    .map((from, i) => {
+      const to = i + 1 < sorted.length ? sorted[i + 1] : sorted[0] + 360;
+      return { azimuth: (from + (to - from) / 2) % 360, gap: to - from };
+    })
+    .toSorted((a, b) => b.gap - a.gap || a.azimuth - b.azimuth);
+}
