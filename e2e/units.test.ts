@@ -38,7 +38,11 @@ describe('measures as each person reads and types them', () => {
     const metric = await raised(page, 'UM-1', { goal: '38.1', calipers: '6.35 9.53', heights: '304.8' });
     await page.goto('/');
     await page.getByRole('button', { name: /^You and this device/ }).click();
-    await sheet(page).getByRole('button', { name: 'Measures in inches, gallons, °F' }).click();
+    // the page reads itself anew: going elsewhere before it has would be broken off by it
+    await Promise.all([
+      page.waitForEvent('load'),
+      sheet(page).getByRole('button', { name: 'Measures in inches, gallons, °F' }).click(),
+    ]);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     const us = await raised(page, 'UM-2', { goal: '1 1/2', calipers: '1/4 3/8 in', heights: '1 ft' });
     expect(us).to.deep.equal(metric);
