@@ -164,6 +164,8 @@ describe('journeys in the browser', () => {
 
   it('signed out meanwhile: the next page asks who is there, and then is the page that was asked for', async () => {
     const { page, context } = await at.enter('Grower');
+    // what the first page still asks for would ask who is there before its link is gone to
+    await page.waitForLoadState('networkidle');
     // as when the session has run out, or the owner has changed the role
     await context.clearCookies();
     await page.getByRole('link', { name: 'Nursery' }).first().click();

@@ -1,7 +1,7 @@
 /**
  * Everything that can be checked, on a fresh machine: installs what is missing, then lint and arrows, format, types,
- * circles, unused code, the tests of core, contract, server and the interface’s words, and the journeys in a real
- * browser on the built application. The last line counts what passed and failed.
+ * circles, unused code, the tests of screens in a made-up window, those of core, contract, server and the interface’s
+ * words, and the journeys in a real browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e; and how much of the code the unit tests meet: npm test -- coverage.
  */
 import { spawn } from 'node:child_process';
@@ -21,6 +21,8 @@ const CHECKS = [
   ['unused code', 'knip', ['--no-config-hints']],
 ];
 const UNIT = ['core', 'contract', 'web'].map((part) => `${part}/test/**/*.test.ts`);
+/** They have a window of their own, which the others must not find. */
+const SCREENS = ['web/test/screens/*.test.tsx'];
 const MEASURED = ['core/src', 'core/data', 'contract/src', 'server/src'];
 
 const tool = (name) => (isAbsolute(name) ? name : join(ROOT, 'node_modules/.bin', name));
@@ -94,6 +96,7 @@ await withCluster(
     const checks = wanted('checks') ? CHECKS.map(check) : [];
     const [demo] = await Promise.all([lives ? makeDemo(cluster) : '', ...checks]);
     const env = { ...cluster, GONIMOS_TEST_DEMO: demo };
+    if (wanted('unit') || measured) await mocha(SCREENS, env, folder, measured);
     if (wanted('unit') || measured) await mocha([...UNIT, 'server/test/*.test.ts'], env, folder, measured);
     if (wanted('e2e')) await mocha(['e2e/*.test.ts'], env, folder, false);
   },

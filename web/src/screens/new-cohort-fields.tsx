@@ -84,8 +84,15 @@ export function KindFields({ form, all, chosen, begin }: KindProps) {
   );
 }
 
+interface StartProps {
+  form: Form;
+  chosen: Chosen;
+  /** the field of the code is left */
+  leaveCode: () => void;
+}
+
 /** How many, since when, and where they stand. */
-export function StartFields({ form, chosen }: { form: Form; chosen: Chosen }) {
+export function StartFields({ form, chosen, leaveCode }: StartProps) {
   const v = form.watch();
   const { errors } = form.formState;
   const seed = chosen.method === 'seed';
@@ -101,7 +108,7 @@ export function StartFields({ form, chosen }: { form: Form; chosen: Chosen }) {
           <input className="input" inputMode="numeric" autoComplete="off" {...form.register('count')} />
         </Field>
         <Field label="Code" error={errors.code?.message}>
-          <input className="input" autoComplete="off" {...form.register('code')} />
+          <input className="input" autoComplete="off" {...form.register('code', { onBlur: leaveCode })} />
         </Field>
       </div>
       <Field

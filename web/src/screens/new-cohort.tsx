@@ -212,11 +212,15 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
   const { setValue } = form;
   // the code follows taxon and start until the grower writes one
   const freed = freeCode(taxonId, started, taken, today);
-  const lastOffered = useRef(freed);
+  const lastOffered = useRef(v.code === '' ? '' : freed);
   useEffect(() => {
-    if (v.code === '' || v.code === lastOffered.current) setValue('code', freed);
+    if (form.getValues('code') === lastOffered.current) setValue('code', freed);
     lastOffered.current = freed;
-  }, [freed, v.code, setValue]);
+  }, [freed, form, setValue]);
+  // emptied to write another it stays empty under the hand; left empty it is offered again
+  const leaveCode = () => {
+    if (form.getValues('code') === '') setValue('code', lastOffered.current);
+  };
   const begin = (id: string) => {
     setValue('programmeId', id);
     setValue('standsAt', '');
@@ -235,7 +239,7 @@ function Form({ today, firstPlace, taken, draft, offeredDraft, onTake, onDrop }:
         {(errors.root ?? enter.error) && <Trouble>{(errors.root ?? enter.error)?.message}</Trouble>}
         <KindFields form={form} all={all} chosen={chosen} begin={begin} />
         {chosen.method === 'cutting' && !v.standsAt && <CuttingHints programmeId={chosen.id} />}
-        <StartFields form={form} chosen={chosen} />
+        <StartFields form={form} chosen={chosen} leaveCode={leaveCode} />
         <AimFields form={form} />
         <Field label="Goal" hint="form, size, style, in your words" error={errors.goal?.message}>
           <input className="input" autoComplete="off" {...form.register('goal')} />

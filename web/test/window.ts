@@ -1,0 +1,49 @@
+import { JSDOM } from 'jsdom';
+
+/** The window of the tests of screens: it is imported before anything of the interface. */
+declare global {
+  var IS_REACT_ACT_ENVIRONMENT: boolean;
+}
+
+/** Makes a browser's window the global one of this process: screens read it while they are loaded. */
+function openWindow(): void {
+  const { window } = new JSDOM('<!doctype html><body></body>', {
+    url: 'http://nursery.test/',
+    pretendToBeVisual: true,
+  });
+  const own = new Set(Object.getOwnPropertyNames(globalThis));
+  for (const name of Object.getOwnPropertyNames(window))
+    if (!own.has(name) || name === 'Event' || name === 'EventTarget')
+      Object.defineProperty(globalThis, name, { get: () => window[name] as unknown, configurable: true });
+  Object.defineProperty(globalThis, 'navigator', { value: window.navigator, configurable: true });
+  Object.defineProperty(globalThis, 'window', { value: globalThis, configurable: true });
+  globalThis.addEventListener = window.addEventListener.bind(window) as typeof addEventListener;
+  globalThis.removeEventListener = window.removeEventListener.bind(window) as typeof removeEventListener;
+  globalThis.dispatchEvent = (event: Event) => window.dispatchEvent(event);
+  // what no browser of tests does: sheets open and close, lines are scrolled to, widths are those of a desk
+  const dialog = window.HTMLDialogElement.prototype;
+  dialog.showModal = function showModal(this: HTMLDialogElement) {
+    this.open = true;
+  };
+  dialog.close = function close(this: HTMLDialogElement) {
+    this.open = false;
+  };
+  window.Element.prototype.scrollIntoView = () => undefined;
+  globalThis.matchMedia = (query: string) =>
+    ({
+      matches: /min-width/.test(query),
+      media: query,
+      addEventListener: () => undefined,
+      removeEventListener: () => undefined,
+    }) as unknown as MediaQueryList;
+  globalThis.ResizeObserver = class {
+    observe(): void {}
+    unobserve(): void {}
+    disconnect(): void {}
+  };
+}
+openWindow();
+globalThis.IS_REACT_ACT_ENVIRONMENT = false;
+/** Days are read and written as in most of the world, whatever the machine of the test has. */
+export const dayFirst = (): void => localStorage.setItem('date order', 'day first');
+dayFirst();
