@@ -16,6 +16,7 @@ import { emergenceTold } from './seed.ts';
 import { shelterKept } from './shelter.ts';
 import { sizesKept, sizesTold } from './sizes.ts';
 import { sproutsTold } from './sprouts.ts';
+import { stemTold } from './stem.ts';
 import { survivalKept, survivalTold } from './survival.ts';
 import { traysKept } from './trays.ts';
 import { visitKept } from './visits.ts';
@@ -36,6 +37,7 @@ export const toldDetails = body({
   pot: maybe(potTold),
   roots: maybe(rootsTold),
   sprouts: maybe(sproutsTold),
+  stem: maybe(stemTold),
   mix: maybe(mixTold),
 });
 
@@ -58,6 +60,7 @@ export const keptDetails = body({
   pot: maybe(potKept),
   roots: maybe(rootsTold),
   sprouts: maybe(sproutsTold),
+  stem: maybe(stemTold),
   mix: maybe(mixTold),
 });
 

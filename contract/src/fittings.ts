@@ -1,6 +1,14 @@
-import { FITTINGS, type Fitting, type Tending } from '@gonimos/core/operations';
-import { array, string } from 'yup';
-import { body, count, date, id, noneOf, text } from './fields.ts';
+import { FITTINGS, type Fitting, type Stretch, type Tending } from '@gonimos/core/operations';
+import { array, boolean, string } from 'yup';
+import { body, count, date, id, measure, noneOf, text } from './fields.ts';
+
+/** A stretch of a plant that something is put around: its thickness by that of the base, and the crown above it. */
+const stretch = () => ({
+  of: measure(0.001, 2, '').required('is missing'),
+  share: measure(0, 1, '').required('is missing'),
+});
+/** Most that is put on at once: the wires of one stem. */
+const ON_MOST = 40;
 
 /** What was put on plants by hand, or taken off again, told with any record. */
 export const fittingsTold = body({
@@ -12,16 +20,24 @@ export const fittingsTold = body({
       note: text(80).default(''),
       /** when it has to be looked at, renewed or gone */
       due: date(),
+      /** what it sits on, where it is not the stem or the base: when it bites again follows from it */
+      stretch: body(stretch()).nullable().notRequired().default(null),
     }),
   )
-    .max(10, 'at most 10 at once')
+    .max(ON_MOST, `at most ${ON_MOST} at once`)
     .default([]),
   off: array(id()).max(50, 'at most 50 at once').default([]),
+  /** of wire that came off by hand: whether what it held stayed so */
+  kept: array(body({ id: id(), held: boolean().required('is missing') }))
+    .max(50, 'at most 50 at once')
+    .default([]),
   /** a look at what is on the plants: plants it stays on, was taken off, and had bitten, where it was cut off */
   tend: body({
     stays: count().required('is missing'),
     off: count().required('is missing'),
     biting: count().required('is missing'),
+    /** of those it was taken off, how many sprang back */
+    sprang: count().nullable().default(null),
   })
     .notRequired()
     .nullable()
@@ -45,6 +61,8 @@ export interface FittingLine {
   due: string;
   /** the step of the course that tends it; null: it was put on by hand */
   stepKey: string | null;
+  /** what it sits on, where that was told */
+  stretch: Stretch | null;
 }
 
 /** Parts of a plant that something is put around. */
@@ -65,3 +83,13 @@ export interface BiteAnswer {
   /** whether it swells so far within the year */
   bites: boolean;
 }
+
+/** When wires on stretches of a plant would bite, put on today. */
+export const askBites = body({
+  cohortId: id(),
+  stretches: array(body({ id: text(40).required('is missing'), ...stretch() }))
+    .min(1, 'is empty')
+    .max(ON_MOST, `at most ${ON_MOST} at once`)
+    .required('is missing'),
+});
+export type BiteOfStretch = BiteAnswer & { id: string };

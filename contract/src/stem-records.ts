@@ -2,34 +2,41 @@ import type { LabStart } from '@gonimos/core/lab';
 import {
   CHOP_WAYS,
   FEEDS,
+  MOVES,
   ROLES,
   VITALITIES,
   STEM_PARTS,
   STYLES,
   stemFaults,
+  wireFaults,
   type ChopWay,
   type Feeds,
+  type Move,
   type Role,
   type Vitality,
   type RootSeen,
   type Sprouts,
   type StemPartKind,
   type StemRecord,
+  type StemWire,
   type StyleId,
 } from '@gonimos/core/stem';
-import { array, string, type InferType } from 'yup';
+import { GAUGES, METALS, type Metal } from '@gonimos/core/wire';
+import { array, string, type AnyObject, type InferType, type ObjectSchema } from 'yup';
 import { body, date, id, measure, noneOf, text, version } from './fields.ts';
 
 /** Most parts that are told of one stem. */
 const PARTS_MOST = 80;
 const GIRTHS_MOST = 12;
+/** As many as go into the register at once. */
+const WIRES_MOST = 40;
 
 const height = () => measure(0, 20_000, 'mm').required('is missing');
 
+const partId = () => string().matches(/^[a-z0-9-]{1,12}$/, 'is 1 to 12 small letters, digits or hyphens');
+
 const part = body({
-  id: string()
-    .required('is missing')
-    .matches(/^[a-z0-9-]{1,12}$/, 'is 1 to 12 small letters, digits or hyphens'),
+  id: partId().required('is missing'),
   kind: string<StemPartKind>().oneOf(STEM_PARTS, noneOf(STEM_PARTS)).required('is missing'),
   height: height(),
   azimuth: measure(0, 360, '°').required('is missing'),
@@ -40,6 +47,7 @@ const part = body({
   role: string<Role>().oneOf(ROLES, noneOf(ROLES)).nullable().default(null),
   rise: measure(-90, 120, '°').nullable().default(null),
   vitality: string<Vitality>().oneOf(VITALITIES, noneOf(VITALITIES)).nullable().default(null),
+  long: measure(5, 20_000, 'mm').nullable().default(null),
   note: text(200).default(''),
 });
 
@@ -78,6 +86,21 @@ export const stemRecord = body({
   });
 });
 
+const METAL_NAMES = Object.keys(METALS) as Metal[];
+
+/** A wire that is wanted on it, or is to be put on. */
+const wire = body({
+  part: partId().nullable().default(null),
+  to: measure(10, 20_000, 'mm').nullable().default(null),
+  metal: string<Metal>().oneOf(METAL_NAMES, noneOf(METAL_NAMES)).required('is missing'),
+  gauge: measure(1, 6, 'mm')
+    .nullable()
+    .default(null)
+    .test('sold', noneOf(GAUGES.map(String)), (g) => g == null || GAUGES.some((x) => x === g)),
+  moves: string<Move>().oneOf(MOVES, noneOf(MOVES)).required('is missing'),
+  with: partId().nullable().default(null),
+});
+
 /** What is wanted of it: the tree it is to become, and where it is to be cut. */
 const decided = body({
   /** finished height, mm; null: not thought of yet */
@@ -92,7 +115,20 @@ const decided = body({
   way: string<ChopWay>().oneOf(CHOP_WAYS, noneOf(CHOP_WAYS)).nullable().default(null),
   /** where it is to be cut, mm; null: not decided */
   cutAt: measure(1, 20_000, 'mm').nullable().default(null),
+  wires: array(wire).max(WIRES_MOST, `at most ${WIRES_MOST} wires`).default([]),
 });
+
+/** Wires are on parts that are there. */
+const laid = <T extends AnyObject>(schema: ObjectSchema<T>) =>
+  schema.test('wires', function (sent) {
+    const { record, decided: wanted } = sent as { record?: unknown; decided?: { wires?: unknown } };
+    const whole = wellTyped(record);
+    const wires = wanted?.wires;
+    if (!whole || !Array.isArray(wires) || wires.length > WIRES_MOST) return true;
+    if (!wires.every((w: Partial<StemWire> | null) => typeof w === 'object' && w !== null)) return true;
+    const [fault] = wireFaults(whole, wires as StemWire[]);
+    return fault ? this.createError({ path: `decided.${fault.field}`, message: fault.text }) : true;
+  });
 
 const drawn = {
   label: text(30).default(''),
@@ -102,8 +138,8 @@ const drawn = {
   note: text(1000).default(''),
 };
 
-export const newStemRecord = body({ id: id(), cohortId: id(), ...drawn });
-export const changeStemRecord = body({ id: id(), version: version(), ...drawn });
+export const newStemRecord = laid(body({ id: id(), cohortId: id(), ...drawn }));
+export const changeStemRecord = laid(body({ id: id(), version: version(), ...drawn }));
 export const withdrawStemRecord = body({ id: id(), version: version() });
 
 export type NewStemRecord = InferType<typeof newStemRecord>;
@@ -133,4 +169,17 @@ export interface StemBench {
   sprouts: Sprouts;
   /** roots as they were last drawn, by the name of the plant that was drawn */
   roots: { label: string; roots: RootSeen[] }[];
+  /** the next work on stem and crown that the course has; null: none */
+  step: {
+    key: string;
+    title: string;
+    operation: string;
+    opens: string;
+    closes: string;
+    ready: boolean;
+  } | null;
+  /** left at the last work on it */
+  left: { on: string; lines: string[] } | null;
+  /** wires of the kind that came off: how many, on how many what they held stayed, and days they were on in the median */
+  held: { off: number; kept: number; days: number | null };
 }

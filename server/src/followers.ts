@@ -10,7 +10,7 @@ import { coverFollower, emergenceFollower } from './seed/follow.ts';
 import { rootsFollower } from './roots/follow.ts';
 import { sizesFollower } from './sizes/follow.ts';
 import { startsFollower } from './starts/follow.ts';
-import { sproutsFollower } from './stem/follow.ts';
+import { sproutsFollower, stemFollower } from './stem/follow.ts';
 import { survivalFollower } from './survival/follow.ts';
 import { traysFollower } from './trays/follow.ts';
 import { visitsFollower } from './visits/follow.ts';
@@ -21,6 +21,7 @@ export const FOLLOWERS: readonly Follower[] = [
   sizesFollower,
   looksFollower,
   rootsFollower,
+  stemFollower,
   paceFollower,
   fittingsFollower,
   emergenceFollower,

@@ -1,3 +1,4 @@
+export { bendIn, type BentIn } from './bend-in.ts';
 export * from './line.ts';
 export * from './measure.ts';
 export * from './quota.ts';

@@ -66,7 +66,7 @@ class Planner {
       fact,
       topWanted,
       rootLoss: fact.took ?? (step.rootLoss ?? op.rootLoss.value) * share,
-      topLoss: Math.min(topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted), this.most),
+      topLoss: fact.tookTop ?? Math.min(topAbove(op, this.ctx.taxon, this.ctx.facts, topWanted), this.most),
     };
   }
 

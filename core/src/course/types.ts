@@ -90,6 +90,8 @@ export interface StepFact {
   week?: IsoDate;
   /** share of the root that went by the grower's own plan of cuts, 0..1 */
   took?: number;
+  /** share of the crown that went by a drawing of the stem, 0..1 */
+  tookTop?: number;
   /** found on opening: this share of the loss is taken */
   lighten?: { share: number; found: string; on: IsoDate };
   /** looked at before it was ready: waits again from that day, and for what */

@@ -10,6 +10,12 @@ export type Lane = (typeof LANES)[number];
 /** A part whose swelling is asked for: the base, where ties sit, or the stem above, where wire does. */
 export type Segment = 'base' | 'stem';
 
+/** Any stretch of a plant: how thick it is, of the base, and how much of the crown stands above it or on it, 0..1. */
+export interface Stretch {
+  of: number;
+  share: number;
+}
+
 /** A marker of the place, and days after it (negative: before). */
 export type Edge = [marker: MarkerName, offset: number];
 

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/index.ts';
 import { container, roomPerPlant, type Wall } from '../containers/index.ts';
-import { MAJOR, type Segment } from '../operations/index.ts';
+import { MAJOR, type Segment, type Stretch } from '../operations/index.ts';
 import { FREE_RING, type GroupTolerance, type Taxon } from '../taxa/index.ts';
 import {
   crownMean,
@@ -19,8 +19,15 @@ import { growthBetween, seasonsBetween, type Seasons } from './seasons.ts';
 const FIRST_SEASON = 0.5;
 /** Root loss above which the plant has to take hold anew. */
 const LOOSENED = 0.1;
-/** The moved stem against the base: where wire sits it is thinner. Common practice, no source. */
-const STEM_SHARE = 0.6;
+/**
+ * Parts by name, below the whole crown: the moved stem is thinner than the base where wire sits. Common practice, no
+ * source.
+ */
+const STRETCHES: Readonly<Record<Segment, Stretch>> = {
+  base: { of: 1, share: 1 },
+  stem: { of: 0.6, share: 1 },
+};
+const stretchOf = (part: Segment | Stretch): Stretch => (typeof part === 'string' ? STRETCHES[part] : part);
 
 /** Something measured or judged on a day. */
 export interface Seen {
@@ -256,25 +263,29 @@ export class Plant {
   }
 
   /**
-   * Growth of a part between two days, mm of diameter. Below the crown area grows by the same amount at every
-   * height (Pressler's law), so the thinner stem gains more in diameter than the base does.
+   * Growth of a part between two days, mm of diameter. Area grows with the crown above it (pipe model, Shinozaki et al.
+   * 1964), and below the crown by the same amount at every height (Pressler's law), so that a thinner stem gains more
+   * in diameter than the base does.
+   *
+   * @example plant.swelling({ of: 0.2, share: 0.05 }, from, to) // a branch with a twentieth of the crown
    */
-  swelling(segment: Segment, from: Day, to: Day): number {
+  swelling(part: Segment | Stretch, from: Day, to: Day): number {
     const grown = to > this.day ? this.clone().advance(to) : this;
     const before = grown.caliperOn(from);
     const after = grown.caliperOn(to);
-    if (segment === 'base') return after - before;
-    const stem = STEM_SHARE * before;
-    return Math.sqrt(Math.max(0, stem ** 2 + after ** 2 - before ** 2)) - stem;
+    const { of, share } = stretchOf(part);
+    if (of === 1 && share === 1) return after - before;
+    const thick = of * before;
+    return Math.sqrt(Math.max(0, thick ** 2 + share * (after ** 2 - before ** 2))) - thick;
   }
 
   /**
    * The first day in `from`..`latest` by which a part has swollen by so many mm since `since`; null when it has not
    * by then. Asked of a plant as it stood then.
    */
-  swollenOn(segment: Segment, mm: number, since: Day, from: Day, latest: Day): Day | null {
+  swollenOn(part: Segment | Stretch, mm: number, since: Day, from: Day, latest: Day): Day | null {
     const grown = this.clone().advance(latest);
-    const swollen = (day: Day) => grown.swelling(segment, since, day);
+    const swollen = (day: Day) => grown.swelling(part, since, day);
     if (swollen(latest) < mm) return null;
     let low = from;
     let high = latest;
@@ -287,8 +298,7 @@ export class Plant {
   }
 
   /** Diameter of a part on a day, mm. */
-  thickness(segment: Segment, on: Day): number {
-    const base = this.caliperOn(on);
-    return segment === 'base' ? base : STEM_SHARE * base;
+  thickness(part: Segment | Stretch, on: Day): number {
+    return stretchOf(part).of * this.caliperOn(on);
   }
 }

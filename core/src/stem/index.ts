@@ -8,3 +8,5 @@ export * from './record.ts';
 export * from './sacrifice.ts';
 export * from './select.ts';
 export * from './sprouts.ts';
+export * from './wiring.ts';
+export { workOnStem, type StemWork } from './work.ts';

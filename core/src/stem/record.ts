@@ -44,8 +44,15 @@ export interface StemPart {
   /** degrees it rises above the horizontal where it leaves the stem, −90 to 120; above 90 it goes back to the stem */
   rise?: number | null;
   vitality?: Vitality | null;
+  /** mm along it, from the stem to its tip; not given: by its thickness */
+  long?: number | null;
   note: string;
 }
+
+/** A shoot or branch that nobody measured is so many times as long as it is thick. Common practice, no source. */
+const SLENDER = 40;
+/** How long a part is, mm. @example lengthOf({ ...branch, diameter: 4, long: null }) // 160 */
+export const lengthOf = (p: StemPart): number => p.long ?? SLENDER * p.diameter;
 
 /** The stem of one plant as it was seen on a day. */
 export interface StemRecord {
@@ -113,6 +120,8 @@ export function stemFaults(record: StemRecord): StemFault[] {
     if (p.kind === 'bud' && p.diameter > 0)
       faults.push({ field: `${field}.diameter`, text: 'is 0 for a bud' });
     if (p.kind !== 'bud' && p.diameter <= 0) faults.push({ field: `${field}.diameter`, text: 'is above 0' });
+    if ((p.kind === 'bud' || p.kind === 'stub') && p.long)
+      faults.push({ field: `${field}.long`, text: 'is told of shoots and branches alone' });
     if (p.kind === 'stub' && (p.role || p.vitality))
       faults.push({ field: `${field}.role`, text: 'is told of what lives alone' });
     if (p.kind !== 'sacrifice' && (p.since !== null || p.foliage !== null || p.feeds))

@@ -160,6 +160,17 @@ export const LATER: DemoCohort[] = [
     note: 'In tall columns; the mix goes down a hand a year.',
   },
   {
+    code: 'FM-32',
+    taxonId: 'acer-campestre',
+    programmeId: 'root-over-rock',
+    place: 'South bench',
+    started: '2032-03-16',
+    count: 30,
+    goalCaliper: 30,
+    luck: { up: 0.75, loss: 0.04 },
+    note: 'On stones from the brook, each as long as a hand.',
+  },
+  {
     code: 'FM-35',
     lot: 'Roadside maple 34',
     trays: 5,

@@ -23,6 +23,7 @@ import { lives } from './lives.ts';
 import { lots } from './seed.ts';
 import { roots } from './roots.ts';
 import { stems } from './stems.ts';
+import { wires } from './wires.ts';
 import { sights } from './sights.ts';
 import { sowings } from './sowings.ts';
 import { NURSERY_SCHOOLS, PEOPLE, PLACES, ROUTINES, SITE, WEATHER_SEED, type DemoPerson } from './stage.ts';
@@ -38,6 +39,7 @@ const CHAPTERS: readonly Chapter[] = [
   layers,
   roots,
   stems,
+  wires,
   lab,
   mixes,
   lastDays,

@@ -188,6 +188,26 @@ const DRAWN: readonly Drawn[] = [
       },
     ],
   },
+  {
+    code: 'FM-32',
+    label: 'no. 2',
+    front: 170,
+    looks: [
+      {
+        on: '2036-03-20',
+        trunk: 17,
+        more: { under: { kind: 'rock', size: 150, depth: 4 } },
+        roots: [
+          ['a', 20, 3.4, 150, -10, 58],
+          ['b', 95, 4.2, 170, -6, 62],
+          ['c', 170, 5, 160, -12, 55],
+          ['d', 245, 3.8, 150, -8, 60],
+          ['e', 320, 1.6, 120, -14, 64, { note: 'thin face: a shoot above it is left to feed it' }],
+        ],
+        note: 'on the long stone, five roots down its folds',
+      },
+    ],
+  },
 ];
 
 /** Roots that were drawn over the years. */

@@ -22,6 +22,7 @@ const partOf = ([id, kind, height, azimuth, diameter, more = {}]: Noted): StemPa
   since: more.since ?? null,
   foliage: more.foliage ?? null,
   feeds: more.feeds ?? (kind === 'sacrifice' ? 'trunk' : null),
+  long: null,
   note: more.note ?? '',
 });
 
@@ -40,6 +41,16 @@ interface Drawn {
   label: string;
   looks: Look[];
 }
+
+/** One piece of aluminium over two branches that are to come down. */
+const wire = (part: string, other: string): NewStemRecord['decided']['wires'][number] => ({
+  part,
+  to: null,
+  metal: 'aluminium',
+  gauge: null,
+  moves: 'down',
+  with: other,
+});
 
 /**
  * Stems: a maple that is to be cut this spring, a pine with two sacrifices, a cornel whose cut is closing, one of its kin
@@ -66,7 +77,7 @@ const DRAWN: readonly Drawn[] = [
           ['e', 'stub', 300, 300, 9, { note: 'die-back of 2035, off this spring' }],
           ['f', 'branch', 520, 80, 12],
         ],
-        decided: { finished: 420 },
+        decided: { finished: 420, wires: [wire('a', 'd')] },
         note: 'cut this spring, to b if nothing speaks against it',
       },
     ],
@@ -185,7 +196,7 @@ export const stems: Chapter = () =>
           on,
           note,
           record: { base, height, front: 180, girths, parts: parts.map(partOf) },
-          decided: { finished: null, style: 'usual', way: null, cutAt: null, ...decided },
+          decided: { finished: null, style: 'usual', way: null, cutAt: null, wires: [], ...decided },
         }),
     })),
   );

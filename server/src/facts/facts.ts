@@ -202,6 +202,7 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
         container: r.details.potting?.container ?? null,
         ...(steps[key]?.lighten ? { lighten: steps[key].lighten } : {}),
         ...((r.details.roots?.took ?? null) === null ? {} : { took: r.details.roots!.took! }),
+        ...((r.details.stem?.took ?? null) === null ? {} : { tookTop: r.details.stem!.took! }),
       };
   }
   return steps;

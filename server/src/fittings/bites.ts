@@ -1,4 +1,5 @@
 import type { BiteAnswer, PartHeld } from '@gonimos/contract/fittings';
+import type { Stretch } from '@gonimos/core/operations';
 import { toDay, toIso } from '@gonimos/core/calendar';
 import { plantOn } from '@gonimos/core/course';
 import { BITES_AT } from '@gonimos/core/wire';
@@ -8,7 +9,7 @@ import type { Planning } from '../facts/source.ts';
 const YEAR = 365;
 
 /** When what is put around a part of a cohort's plants today will bite: by the swelling of that very part. */
-export function biteOf(facts: CohortFacts, { books, today }: Planning, part: PartHeld): BiteAnswer {
+export function biteOf(facts: CohortFacts, { books, today }: Planning, part: PartHeld | Stretch): BiteAnswer {
   const now = toDay(today);
   const plant = plantOn(facts, books.get(facts.placeId)!, today);
   const thick = plant.thickness(part, now);

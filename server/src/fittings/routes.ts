@@ -1,5 +1,5 @@
 import type { FastifyInstance } from 'fastify';
-import { askBite } from '@gonimos/contract/fittings';
+import { askBite, askBites, type BiteOfStretch } from '@gonimos/contract/fittings';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
 import { biteOf } from './bites.ts';
@@ -24,6 +24,22 @@ export function fittingRoutes(app: FastifyInstance): void {
       const planning = await app.planning(app.db);
       const [facts] = await readyFacts(app.db, [body.cohortId], planning);
       return biteOf(facts, planning, body.part);
+    },
+  });
+
+  route(app, {
+    method: 'POST',
+    url: '/calc/bites',
+    role: 'helper',
+    summary: 'When wires on stretches of a plant would bite: each by the swelling of its own stretch',
+    body: askBites,
+    handle: async ({ body }): Promise<BiteOfStretch[]> => {
+      const planning = await app.planning(app.db);
+      const [facts] = await readyFacts(app.db, [body.cohortId], planning);
+      return body.stretches.map(({ id, of, share }) => ({
+        id,
+        ...biteOf(facts, planning, { of, share }),
+      }));
     },
   });
 }

@@ -2,7 +2,10 @@ import type { FittingLine } from '@gonimos/contract/fittings';
 import { operation, operationsThat, type Fitting } from '@gonimos/core/operations';
 import type { Sql } from '../db/index.ts';
 
-type OfStep = Omit<FittingLine, 'what' | 'how' | 'stepKey' | 'note'> & { stepKey: string; operation: string };
+type OfStep = Omit<FittingLine, 'what' | 'how' | 'stepKey' | 'note' | 'stretch'> & {
+  stepKey: string;
+  operation: string;
+};
 
 /** What the courses say is on the plants: work that puts something on is done, what tends it is not. */
 async function bySteps(sql: Sql): Promise<FittingLine[]> {
@@ -26,7 +29,12 @@ async function bySteps(sql: Sql): Promise<FittingLine[]> {
       from: sql.raw("coalesce((s.missed ->> 'opens')::date, s.opens)"),
       due: sql.raw("coalesce((s.missed ->> 'closes')::date, s.closes)"),
     });
-  return rows.map(({ operation: id, ...line }) => ({ ...line, note: '', ...operation(id).tends! }));
+  return rows.map(({ operation: id, ...line }) => ({
+    ...line,
+    note: '',
+    stretch: null,
+    ...operation(id).tends!,
+  }));
 }
 
 type ByHand = Omit<FittingLine, 'how' | 'stepKey' | 'from' | 'what'> & { what: Fitting };
@@ -35,10 +43,10 @@ type ByHand = Omit<FittingLine, 'how' | 'stepKey' | 'from' | 'what'> & { what: F
 async function byHand(sql: Sql): Promise<FittingLine[]> {
   const { rows } = await sql.raw<{ rows: ByHand[] }>(
     `SELECT f.id, c.id AS "cohortId", c.code, c.taxon_id AS "taxonId", c.place_id AS "placeId", f.what, f.note,
-       f.due, r.on_date AS since
+       f.stretch, f.due, r.on_date AS since
      FROM standing_record r
      JOIN cohort c ON c.id = r.cohort_id AND c.growing
-     CROSS JOIN LATERAL jsonb_to_recordset(r.details -> 'fittings' -> 'on') AS f(id text, what text, note text, due date)
+     CROSS JOIN LATERAL jsonb_to_recordset(r.details -> 'fittings' -> 'on') AS f(id text, what text, note text, due date, stretch jsonb)
      WHERE r.details ? 'fittings' AND NOT EXISTS (
        SELECT 1 FROM standing_record o
        WHERE o.cohort_id = r.cohort_id AND o.details -> 'fittings' -> 'off' ? f.id)`.replaceAll(

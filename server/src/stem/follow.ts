@@ -10,3 +10,19 @@ export const sproutsFollower: Follower = {
   },
   keeps: ({ record: { details } }) => (details.sprouts ? { sprouts: details.sprouts } : {}),
 };
+
+/** What was done to a stem is kept with the work: the share of the crown that went is what the reserve loses. */
+export const stemFollower: Follower = {
+  check: async ({ trx }, { record: r, operation }) => {
+    const told = r.details.stem;
+    if (!told) return;
+    if (told.took !== null && operation?.lane !== 'top')
+      throw wrongField('details.stem.took', 'cannot be: this is no work on stem or crown');
+    if (told.drawnId === null) return;
+    const drawn = await trx('stem_record')
+      .where({ id: told.drawnId, cohortId: r.cohortId, withdrawn: false })
+      .first('id');
+    if (!drawn) throw wrongField('details.stem.drawnId', 'is no drawing of this cohort');
+  },
+  keeps: ({ record: { details } }) => (details.stem ? { stem: details.stem } : {}),
+};

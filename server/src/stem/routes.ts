@@ -17,7 +17,7 @@ import { drawingRoutes } from '../drawings/routes.ts';
 import { readDrawings } from '../drawings/store.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
-import { readSprouts } from './store.ts';
+import { nextStemWork, readHeld, readLeft, readSprouts } from './store.ts';
 
 /** The roots of each plant as they were last drawn; `rows`: oldest first. */
 function lastRoots(rows: readonly RootRecordRow[]): StemBench['roots'] {
@@ -47,6 +47,9 @@ export function stemRoutes(app: FastifyInstance): void {
         wounds: chosen('wounds', levels).option,
         sprouts: sproutsOf(taxon(facts.taxonId), await readSprouts(app.db, facts.taxonId)),
         roots: lastRoots(await readDrawings<RootRecordRow>(app.db, 'root_record', p.id)),
+        step: await nextStemWork(app.db, p.id),
+        left: await readLeft(app.db, p.id),
+        held: await readHeld(app.db, facts.taxonId),
       };
     },
   });

@@ -8,6 +8,7 @@ import { Loading } from '../common/loading';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useRecordWork } from '../records/queries';
 import { PutOnSheet } from './put-on-sheet';
+import { OffSheet, type OffAnswer } from './off';
 import { useFittings } from './queries';
 import { TendSheet } from './tend-sheet';
 import { whenWords } from './words';
@@ -17,7 +18,7 @@ const BUTTON = { looks: 'Look', 'takes off': 'Off', renews: 'Renew' };
 function Line({ fitting: f, today, onTend }: { fitting: FittingLine; today: string; onTend: () => void }) {
   const placeName = usePlaceName();
   return (
-    <li className="grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-0.5 py-2 sm:grid-cols-[8rem_1fr_10rem_auto]">
+    <li className="grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-0.5 py-2 sm:grid-cols-[14rem_1fr_9rem_auto]">
       <strong>
         {f.what}
         {f.note && <span className="soft font-normal"> {f.note}</span>}
@@ -48,14 +49,28 @@ export function Fittings() {
   const [search] = useSearchParams();
   const [tending, setTending] = useState<FittingLine | null>(null);
   const [putting, setPutting] = useState(false);
+  const [off, setOff] = useState<FittingLine | null>(null);
   if (!data) return <Loading error={error} />;
   const what = search.get('what');
   const shown = what ? data.filter((f) => f.what === what) : data;
   const kinds = [...new Set(data.map((f) => f.what))].sort();
-  const tend = (f: FittingLine) => {
-    if (f.stepKey !== null) return setTending(f);
+  const takeOff = (f: FittingLine, answer: OffAnswer | null) => {
     const { id: _, ...look } = workOn({ id: '', cohortId: f.cohortId, stepKey: null, on: today });
-    work.mutate({ ...look, details: { fittings: { on: [], off: [f.id], tend: null } } });
+    const again = answer && 'again' in answer ? answer.again : null;
+    const held = answer && 'held' in answer ? answer.held : false;
+    const { what, note, stretch } = f;
+    const fittings = {
+      on: again ? [{ ...again, what, note, stretch }] : [],
+      off: [f.id],
+      kept: answer ? [{ id: f.id, held }] : [],
+      tend: null,
+    };
+    work.mutate({ ...look, details: { fittings } }, { onSuccess: () => setOff(null) });
+  };
+  const tend = (f: FittingLine) => {
+    if (f.stepKey !== null) setTending(f);
+    else if (f.what === 'wire') setOff(f);
+    else takeOff(f, null);
   };
   return (
     <div className="max-w-4xl px-4 py-5 lg:px-6">
@@ -75,7 +90,7 @@ export function Fittings() {
           </Link>
         ))}
       </p>
-      {work.error && <Trouble>{work.error.message}</Trouble>}
+      {work.error && !off && <Trouble>{work.error.message}</Trouble>}
       {shown.length === 0 && <p className="soft">Nothing is on the plants that has to go.</p>}
       <ul className="divide-y divide-base-300 border-y border-base-300">
         {shown.map((f) => (
@@ -83,6 +98,16 @@ export function Fittings() {
         ))}
       </ul>
       {putting && <PutOnSheet today={today} onClose={() => setPutting(false)} />}
+      {off && (
+        <OffSheet
+          fitting={off}
+          today={today}
+          busy={work.isPending}
+          fault={work.error?.message}
+          onSay={(answer) => takeOff(off, answer)}
+          onClose={() => setOff(null)}
+        />
+      )}
       {tending?.stepKey && (
         <TendSheet
           cohortId={tending.cohortId}

@@ -21,7 +21,7 @@ import { Loading } from '../common/loading';
 import { Dates, Keep } from '../drawings/keep';
 import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
-import type { Recordable } from '../records/asks';
+import type { Put, Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
 import { Care } from './care';
 import { Cuts } from './cuts';
@@ -197,9 +197,12 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             drawnId: row.id,
             took: plan.share,
             left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
-            holds: holdsOf(record, plan, helpGiven(cohort, record, plan, decided.remedies)),
-            heldUntil: bench.heldUntil,
           }}
+          puts={holdsOf(record, plan, helpGiven(cohort, record, plan, decided.remedies)).map((h) => ({
+            ...h,
+            due: bench.heldUntil,
+            stretch: null,
+          }))}
           today={today}
           onClose={() => setOpen(null)}
         />
@@ -213,12 +216,14 @@ function RecordWork({
   cohort,
   stepKey,
   told,
+  puts,
   today,
   onClose,
 }: {
   cohort: Cohort;
   stepKey: string;
   told: NonNullable<Recordable['roots']>;
+  puts: readonly Put[];
   today: string;
   onClose: () => void;
 }) {
@@ -226,7 +231,12 @@ function RecordWork({
   if (!step) return null;
   return (
     <RecordSheet
-      step={{ ...recordable(cohort, step), roots: told, nextTime: '' }}
+      step={{
+        ...recordable(cohort, step),
+        roots: told,
+        puts: { title: 'Stays on the roots', lines: puts },
+        nextTime: '',
+      }}
       today={today}
       onClose={onClose}
     />

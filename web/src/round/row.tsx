@@ -81,6 +81,9 @@ function doneWords(s: RoundStep): string {
 const QUIET =
   'btn btn-ghost btn-sm min-h-12 grow basis-[28%] border-base-300 px-3 lg:min-h-8 lg:grow-0 lg:basis-auto';
 
+/** Where work of a lane is drawn and decided. */
+const BENCHES: Partial<Record<RoundStep['lane'], string>> = { roots: 'roots', top: 'stem' };
+
 /** Everything that may be done with the step one is at. */
 function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void }) {
   const may = useMay('grower');
@@ -111,6 +114,12 @@ function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void })
         Found
         <span className="sr-only"> something, {s.code}</span>
       </button>
+      {BENCHES[s.lane] && (
+        <Link to={`/cohorts/${s.cohortId}/${BENCHES[s.lane]}`} className={QUIET}>
+          {s.lane === 'roots' ? 'Roots' : 'Stem'}
+          <span className="sr-only"> drawn, {s.code}</span>
+        </Link>
+      )}
       <ClockButton step={recordable(s)} className={QUIET} />
       <button type="button" className={QUIET} onClick={() => act('why')}>
         Why

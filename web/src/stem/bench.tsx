@@ -2,12 +2,24 @@ import { useDeferredValue, useMemo, useReducer, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import { chopPlan, sacrificesOf, stemAt, stemFaults, type StemPartKind } from '@gonimos/core/stem';
+import { operation } from '@gonimos/core/operations';
+import {
+  chopPlan,
+  sacrificesOf,
+  stemAt,
+  stemFaults,
+  workOnStem,
+  type StemPartKind,
+  type StemWire,
+} from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
+import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
+import { inUnits } from '../common/units';
 import { Dates, Keep } from '../drawings/keep';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import { useToday } from '../nursery/queries';
+import type { Put } from '../records/asks';
 import { AboveView } from './above-view';
 import { Branches } from './branches';
 import { Chops } from './chops';
@@ -15,9 +27,12 @@ import { PartFields } from './part-fields';
 import { Fronts } from './fronts';
 import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
-import { draw, drawingOf, emptyStem, newPart, NOTHING_DECIDED, type Sheet } from './sheet';
+import { draw, drawingOf, emptyStem, newPart, NOTHING_DECIDED, wireOn, type Sheet } from './sheet';
 import { StemFields, Tools, Wanted } from './stem-fields';
+import { RecordStemWork } from './record-work';
 import { StemView } from './stem-view';
+import { useWires } from './use-wires';
+import { Wires } from './wires';
 
 /** The stem of a cohort's plant: what stands on it, what it is to become, and where it is cut. */
 export function StemPart() {
@@ -27,6 +42,25 @@ export function StemPart() {
   if (!data || !today) return <Loading error={error} />;
   return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
 }
+
+/** What the next work of the course takes by what is drawn, and leaves. */
+function workOn(bench: StemBench, { record, decided }: Sheet) {
+  const op = operation(bench.step!.operation);
+  const { finished = null, cutAt = null } = decided;
+  const asked = { takes: op.topLoss.value > 0, cuts: op.oldWood === true };
+  return workOnStem(record, { finished, cutAt }, asked, bench.start.vigour);
+}
+
+/** Most that a note in the register holds. */
+const NOTE = 80;
+
+/** Wires as they go into the register: each with what it sits on and the day it bites. */
+const putsOf = ({ laid, bites, stretches }: ReturnType<typeof useWires>): Put[] =>
+  laid.flatMap((l, i) => {
+    const { of, share } = stretches[i];
+    const note = `${l.gauge} mm ${l.wire.metal}, ${l.words}`.slice(0, NOTE);
+    return bites[i] ? [{ what: 'wire' as const, note, due: bites[i].due, stretch: { of, share } }] : [];
+  });
 
 const NO_ROOTS: StemBench['roots'][number]['roots'] = [];
 
@@ -71,12 +105,16 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   const { faults, plan, looks } = usePlans(cohort, bench, at.label, drawing);
   const { record, decided } = drawing;
   const chosen = record.parts.find((p) => p.id === drawing.chosen);
+  const wired = useWires(cohort.id, record, decided.wires);
   const place = (height: number, side: 1 | -1) =>
     act({ do: 'part', part: newPart(record, kind, height, side, stemAt(record, height), today) });
   const open = (r: StemRecordRow) => {
     at.take(r);
     act({ do: 'open', sheet: { record: r.record, decided: r.decided } });
   };
+  const setWires = (wires: StemWire[]) => act({ do: 'decide', decided: { wires } });
+  const [recording, setRecording] = useState(false);
+  const kept = at.unkept ? null : at.row;
   const begin = () => {
     at.renew();
     act({ do: 'open', sheet: { record, decided } });
@@ -100,6 +138,12 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
           onOpen={(r) => open(r)}
           onBegin={begin}
         />
+        {bench.left && (
+          <div className="bg-[var(--cold)] px-4 py-3">
+            <strong>Left {shortDate(bench.left.on, today)}:</strong>{' '}
+            {bench.left.lines.map(inUnits).join('; ')}
+          </div>
+        )}
         <Tools
           drawing={drawing}
           kind={kind}
@@ -113,6 +157,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
           band={plan?.band ?? null}
           cuts={plan?.cuts ?? []}
           cutAt={decided.cutAt ?? null}
+          laid={wired.laid}
           chosen={drawing.chosen}
           onChoose={(id) => act({ do: 'choose', id })}
           onPlace={place}
@@ -164,6 +209,19 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             onDrop={(id) => act({ do: 'drop', id })}
           />
         )}
+        {faults.length === 0 && (
+          <Wires
+            record={record}
+            wires={decided.wires}
+            laid={wired.laid}
+            bites={wired.bites}
+            plants={cohort.live}
+            chosen={chosen}
+            held={bench.held}
+            today={today}
+            onWires={setWires}
+          />
+        )}
         {looks.length > 0 && (
           <Sacrifices
             looks={looks}
@@ -172,7 +230,13 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
         )}
       </div>
       <div className="grid content-start gap-5">
-        <Keep path="/stem-records" cohort={cohort} at={at} sheet={drawing} today={today} />
+        <Keep path="/stem-records" cohort={cohort} at={at} sheet={drawing} today={today}>
+          {kept && bench.step?.ready && (
+            <button type="button" className="btn btn-outline" onClick={() => setRecording(true)}>
+              Record ‘{bench.step.title}’
+            </button>
+          )}
+        </Keep>
         {faults.map((f) => (
           <p key={f.field} role="alert" className="font-semibold text-error">
             {f.field} {f.text}
@@ -195,6 +259,10 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             sprouts={bench.sprouts}
             cutAt={decided.cutAt ?? null}
             onCut={(cutAt) => act({ do: 'decide', decided: { cutAt } })}
+            record={record}
+            group={taxon(cohort.taxonId).group}
+            wired={new Set(decided.wires.flatMap((w) => [w.part, w.with]))}
+            onBend={(part) => setWires([...decided.wires, wireOn({ part: part.id, moves: 'up' })])}
           />
         ) : (
           <p className="soft">
@@ -203,6 +271,16 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
           </p>
         )}
       </div>
+      {recording && kept && bench.step && (
+        <RecordStemWork
+          cohort={cohort}
+          stepKey={bench.step.key}
+          told={{ drawnId: kept.id, ...workOn(bench, drawing) }}
+          puts={putsOf(wired)}
+          today={today}
+          onClose={() => setRecording(false)}
+        />
+      )}
     </div>
   );
 }

@@ -1,4 +1,13 @@
-import { partWords, type ChopCut, type ChopPlan, type Sprouts } from '@gonimos/core/stem';
+import { bendIn } from '@gonimos/core/bends';
+import {
+  partWords,
+  type ChopCut,
+  type ChopPlan,
+  type Sprouts,
+  type StemPart,
+  type StemRecord,
+} from '@gonimos/core/stem';
+import type { GrowthGroup } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
 import { inUnits, length } from '../common/units';
 import { points } from '../roots/points';
@@ -8,22 +17,54 @@ interface Props {
   sprouts: Sprouts;
   cutAt: number | null;
   onCut: (at: number | null) => void;
+  record: StemRecord;
+  group: GrowthGroup;
+  /** parts that have a wire */
+  wired: ReadonlySet<string | null>;
+  /** a shoot is wired up into the line */
+  onBend: (part: StemPart) => void;
+}
+
+/** Bent into the new line, what would lead need not be waited for: whether its wood bears it. */
+function BendIn({
+  part,
+  record,
+  group,
+  wired,
+  onBend,
+}: { part: StemPart } & Pick<Props, 'record' | 'group' | 'wired' | 'onBend'>) {
+  const bent = bendIn(record, part, group);
+  if (!bent || bent.turn === 0) return null;
+  const figures = `it turns ${Math.round(bent.turn)}° at a radius of ${length(bent.radius)}, its wood bears ${length(bent.bears)}`;
+  if (!bent.goes) return <p className="soft mt-1">Too stiff to be bent into the line: {figures}.</p>;
+  return (
+    <p className="mt-1 flex flex-wrap items-center gap-x-3">
+      <span>
+        It can be bent into the line: <span className="soft">{figures}</span>.
+      </span>
+      {!wired.has(part.id) && (
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-11 border border-base-300"
+          onClick={() => onBend(part)}
+        >
+          Wire it up<span className="sr-only">, {part.id}</span>
+        </button>
+      )}
+    </p>
+  );
 }
 
 const shutWords = (shut: number | null): string =>
   shut === null ? 'still open after 25 seasons' : `shut after ${plural(shut, 'season')}`;
 
-function Cut({
-  cut,
-  n,
-  decided,
-  onCut,
-}: {
+interface CutProps extends Pick<Props, 'onCut' | 'record' | 'group' | 'wired' | 'onBend'> {
   cut: ChopCut;
   n: number;
   decided: boolean;
-  onCut: Props['onCut'];
-}) {
+}
+
+function Cut({ cut, n, decided, onCut, ...bend }: CutProps) {
   return (
     <li className={`border-t border-base-300 py-3 ${decided ? 'bg-[var(--slip)] px-3' : ''}`}>
       <div className="flex flex-wrap items-start justify-between gap-2">
@@ -51,6 +92,7 @@ function Cut({
           {decided ? 'To be cut here' : 'Cut here'}
         </button>
       </div>
+      {cut.leader && <BendIn part={cut.leader} {...bend} />}
       {cut.thicker.map((p) => (
         <p key={p.id} className="mt-1 font-semibold text-accent">
           The {inUnits(partWords(p))} is thicker than what would lead: it takes over unless it is cut back.
@@ -112,7 +154,7 @@ function Breaks({ sprouts }: { sprouts: Sprouts }) {
 const SHOWN = 4;
 
 /** Where it may be cut, best first, and where it may not. */
-export function Chops({ plan, sprouts, cutAt, onCut }: Props) {
+export function Chops({ plan, sprouts, cutAt, onCut, ...bend }: Props) {
   const { base, band } = plan;
   return (
     <section aria-label="Where to cut">
@@ -132,6 +174,7 @@ export function Chops({ plan, sprouts, cutAt, onCut }: Props) {
             n={i + 1}
             decided={cutAt !== null && Math.abs(cut.at - cutAt) < 0.5}
             onCut={onCut}
+            {...bend}
           />
         ))}
       </ol>

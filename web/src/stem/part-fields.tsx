@@ -1,6 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import {
   FEEDS,
+  lengthOf,
   ROLE_WORDS,
   ROLES,
   STEM_PARTS,
@@ -18,7 +19,7 @@ import { DayInput } from '../common/day-input';
 import { Field } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
 import { NumberInput } from '../common/number-input';
-import { unit } from '../common/units';
+import { length, unit } from '../common/units';
 import { ofKind, type Act } from './sheet';
 
 interface Props {
@@ -88,6 +89,19 @@ export function PartFields({ part, record, today, act }: Props) {
               quantity="length"
               value={part.diameter}
               onChange={(diameter) => diameter !== undefined && diameter > 0 && change({ diameter })}
+            />
+          </Field>
+        )}
+        {part.kind !== 'bud' && part.kind !== 'stub' && (
+          <Field label="Long" hint={`${unit('length')}; empty: about ${length(lengthOf(part))}`}>
+            <MeasureInput
+              key={part.id}
+              quantity="length"
+              value={part.long ?? undefined}
+              onChange={(long) => {
+                if (long === undefined) change({ long: null });
+                else if (long >= 5 && long <= 20_000) change({ long });
+              }}
             />
           </Field>
         )}

@@ -1,5 +1,12 @@
 import type { NewStemRecord } from '@gonimos/contract/stem-records';
-import { USUAL_FOLIAGE, type StemPart, type StemPartKind, type StemRecord } from '@gonimos/core/stem';
+import {
+  isShoot,
+  USUAL_FOLIAGE,
+  type StemPart,
+  type StemPartKind,
+  type StemRecord,
+  type StemWire,
+} from '@gonimos/core/stem';
 
 export type Decided = NewStemRecord['decided'];
 
@@ -19,7 +26,7 @@ export interface Drawing extends Sheet {
   turned: number;
 }
 
-export const NOTHING_DECIDED: Decided = { finished: null, style: 'usual', way: null, cutAt: null };
+export const NOTHING_DECIDED: Decided = { finished: null, style: 'usual', way: null, cutAt: null, wires: [] };
 
 /** A record in which every part tells all that is asked of one today. */
 export const wholeRecord = (record: StemRecord): StemRecord => ({
@@ -30,8 +37,31 @@ export const wholeRecord = (record: StemRecord): StemRecord => ({
     role: p.role ?? null,
     rise: p.rise ?? null,
     vitality: p.vitality ?? null,
+    long: p.long ?? null,
   })),
 });
+
+/** What was decided, with what is asked of it today. */
+export const wholeDecided = (decided: Decided): Decided => ({ ...decided, wires: decided.wires ?? [] });
+
+/** A new wire, as most are. */
+export const wireOn = (more: Partial<StemWire>): StemWire => ({
+  part: null,
+  to: null,
+  metal: 'aluminium',
+  gauge: null,
+  moves: 'right',
+  with: null,
+  ...more,
+});
+
+/** Wires whose parts can hold one; a wire whose partner has gone is anchored at the stem. */
+export function wiresThatStand(record: StemRecord, wires: readonly StemWire[]): StemWire[] {
+  const shoots = new Set(record.parts.filter((p) => isShoot(p)).map((p) => p.id));
+  return wires
+    .filter((w) => w.part === null || shoots.has(w.part))
+    .map((w) => (w.with !== null && !shoots.has(w.with) ? { ...w, with: null } : w));
+}
 
 export const emptyStem = (base: number, height: number): StemRecord => ({
   base: Math.round(base * 10) / 10,
@@ -87,6 +117,7 @@ export function newPart(
     role: null,
     rise: null,
     vitality: null,
+    long: null,
     note: '',
   };
 }
@@ -105,6 +136,7 @@ export function ofKind(part: StemPart, kind: StemPartKind, thick: number, today:
     feeds: sacrifice ? (part.feeds ?? 'trunk') : null,
     role: kind === 'stub' || sacrifice ? null : (part.role ?? null),
     vitality: kind === 'stub' ? null : (part.vitality ?? null),
+    long: kind === 'bud' || kind === 'stub' ? null : (part.long ?? null),
   };
 }
 
@@ -124,7 +156,8 @@ const sheetOf = ({ record, decided }: Sheet): Sheet => ({ record, decided });
 /** A step of drawing that can be undone. */
 const next = (d: Drawing, record: StemRecord, decided: Decided, chosen = d.chosen): Drawing => ({
   record,
-  decided,
+  // what is on a part goes with it
+  decided: { ...decided, wires: wiresThatStand(record, decided.wires) },
   undo: [...d.undo, sheetOf(d)].slice(-UNDOS),
   redo: [],
   chosen,

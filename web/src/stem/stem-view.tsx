@@ -7,8 +7,10 @@ import {
   type StemPart,
   type StemPartKind,
   type StemRecord,
+  type WireLaid,
 } from '@gonimos/core/stem';
 import { length } from '../common/units';
+import { coilStrokes, type At } from './coils';
 
 interface Props {
   record: StemRecord;
@@ -17,6 +19,8 @@ interface Props {
   /** where it may be cut, best first, and where it is decided to be */
   cuts: readonly ChopCut[];
   cutAt: number | null;
+  /** wires that are on it or are to go on */
+  laid: readonly WireLaid[];
   chosen: string | null;
   onChoose: (id: string | null) => void;
   /** a place on the stem was tapped: how high, and on which side seen from the front */
@@ -38,6 +42,62 @@ const FILL: Record<StemPartKind, string> = {
 /** To the right seen from the front: 1; towards the viewer or away: 0. */
 const asideOf = (p: StemPart, front: number) => Math.sin((p.azimuth - front - 180) * RAD);
 
+/** How a part is drawn: from its foot over a bow to its tip. */
+function shapeOf(part: StemPart, record: StemRecord, size: number) {
+  const aside = asideOf(part, record.front);
+  const foot = { x: (stemAt(record, part.height) / 2) * aside, y: -part.height };
+  const long = Math.min(size * 13, Math.max(size * 3, part.long ?? part.diameter * LONG));
+  const reach = part.kind === 'stub' ? size * 1.6 : long;
+  const bow = { x: foot.x + reach * 0.5 * aside, y: foot.y - reach * 0.05 };
+  const tip = {
+    x: foot.x + reach * aside * 0.9,
+    y: foot.y - reach * (part.kind === 'sacrifice' ? 0.75 : 0.3),
+  };
+  return { foot, bow, tip, aside, thick: Math.max(part.diameter, size * 0.3) };
+}
+
+/** A point of a part's middle, at 0 its foot, at 1 its tip. */
+const bowed = ({ foot, bow, tip }: Pick<ReturnType<typeof shapeOf>, 'foot' | 'bow' | 'tip'>) =>
+  function at(t: number): At {
+    const mix = (a: number, b: number, c: number) => (1 - t) ** 2 * a + 2 * t * (1 - t) * b + t ** 2 * c;
+    return { x: mix(foot.x, bow.x, tip.x), y: mix(foot.y, bow.y, tip.y) };
+  };
+
+/** Wires as they are laid, each turn that is seen. */
+function Wires({ l, record, laid }: { l: Layout; record: StemRecord; laid: readonly WireLaid[] }) {
+  const onPart = (id: string | null, turns: number, coil: WireLaid['coil']): string => {
+    const part = record.parts.find((p) => p.id === id);
+    if (!part) return '';
+    const shape = shapeOf(part, record, l.size);
+    return coilStrokes(bowed(shape), () => shape.thick * 1.15, turns, coil);
+  };
+  const onStem = (w: WireLaid): string => {
+    const top = Math.min(w.long, l.top);
+    return coilStrokes(
+      (t) => ({ x: 0, y: -t * top }),
+      (t) => stemAt(record, t * top) * 1.1,
+      (w.turns * top) / w.long,
+      w.coil,
+    );
+  };
+  const other = (coil: WireLaid['coil']) => (coil === 'clockwise' ? 'anticlockwise' : 'clockwise');
+  const strokesOf = (w: WireLaid): string =>
+    w.wire.part === null
+      ? onStem(w)
+      : onPart(w.wire.part, w.turns, w.coil) + onPart(w.wire.with, w.turnsOn, other(w.coil));
+  return laid.map((w) => (
+    <path
+      key={w.wire.part ?? 'stem'}
+      d={strokesOf(w)}
+      fill="none"
+      stroke="var(--color-info)"
+      strokeWidth={Math.max(l.size * 0.14, w.gauge * 0.7)}
+      strokeLinecap="round"
+      pointerEvents="none"
+    />
+  ));
+}
+
 /** A part from the side it is seen from: a bud is a dot, what has length leans outward and up. */
 function Part({
   part,
@@ -52,14 +112,9 @@ function Part({
   chosen: boolean;
   onChoose: () => void;
 }) {
-  const aside = asideOf(part, record.front);
-  const x = (stemAt(record, part.height) / 2) * aside;
-  const y = -part.height;
-  const long = Math.min(size * 13, Math.max(size * 3, part.diameter * LONG));
-  const reach = part.kind === 'stub' ? size * 1.6 : long;
-  const tip = { x: x + reach * aside * 0.9, y: y - reach * (part.kind === 'sacrifice' ? 0.75 : 0.3) };
-  const thick = Math.max(part.diameter, size * 0.3);
-  const path = `M${x} ${y}Q${x + reach * 0.5 * aside} ${y - reach * 0.05} ${tip.x} ${tip.y}`;
+  const { foot, bow, tip, aside, thick } = shapeOf(part, record, size);
+  const { x, y } = foot;
+  const path = `M${x} ${y}Q${bow.x} ${bow.y} ${tip.x} ${tip.y}`;
   return (
     <g
       onPointerDown={(e) => {
@@ -288,6 +343,7 @@ export function StemView(p: Props) {
             onChoose={() => p.onChoose(part.id)}
           />
         ))}
+      <Wires l={l} record={record} laid={p.laid} />
       <Cuts l={l} record={record} cuts={p.cuts} />
     </svg>
   );

@@ -19,6 +19,7 @@ const LINES: FittingLine[] = [
     from: '2037-03-01',
     due: '2037-03-05',
     stepKey: 'check#1',
+    stretch: null,
   },
   {
     id: ID(7),
@@ -33,6 +34,7 @@ const LINES: FittingLine[] = [
     from: '2037-04-01',
     due: '2037-04-01',
     stepKey: null,
+    stretch: null,
   },
 ];
 const DONE = { recordId: 'r', live: 10, pending: 0, moved: [] };
@@ -69,6 +71,7 @@ describe('on the plants', () => {
     expect((p.sent[0].body.details as { fittings: object }).fittings).to.deep.equal({
       on: [],
       off: [ID(7)],
+      kept: [],
       tend: null,
     });
     await p.user.click(p.getByRole('button', { name: /^Look ?: wire, AC-35/ }));
@@ -95,7 +98,9 @@ describe('on the plants', () => {
     await p.user.click(p.getByRole('button', { name: 'Take this over' }));
     await p.user.click(p.getByRole('button', { name: 'Put it on' }));
     await p.until(() => expect(p.sent.some((s) => s.path === '/records')).to.equal(true));
-    const { fittings } = p.sent.find((x) => x.path === '/records')!.body.details as { fittings: { on: { note: string }[] } };
+    const { fittings } = p.sent.find((x) => x.path === '/records')!.body.details as {
+      fittings: { on: { note: string }[] };
+    };
     expect(fittings.on[0]).to.deep.include({ what: 'wire', due: '2037-07-20' });
     expect(fittings.on[0].note).to.match(/^3.0 mm aluminium, \d+ turns over 300 mm/);
   });

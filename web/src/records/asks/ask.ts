@@ -1,9 +1,16 @@
 import type { ComponentType } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { ToldDetails } from '@gonimos/contract/details';
-import type { Operation } from '@gonimos/core/operations';
-import type { Hold } from '@gonimos/core/roots';
+import type { Fitting, Operation, Stretch } from '@gonimos/core/operations';
 import type { LossInput } from '../losses';
+
+/** Something that is put on a plant, and the day it has to be looked at. */
+export interface Put {
+  what: Fitting;
+  note: string;
+  due: string;
+  stretch: Stretch | null;
+}
 
 /** The step a record is about, as the round or the course shows it; null fields for a look between steps. */
 export interface Recordable {
@@ -31,10 +38,11 @@ export interface Recordable {
     drawnId: string;
     took: number;
     left: readonly string[];
-    /** what stays on the roots, and until when */
-    holds: readonly Hold[];
-    heldUntil: string;
   };
+  /** filled by a drawing of the stem: the drawing, the share of the crown that goes, what is left */
+  stem?: { drawnId: string; took: number | null; left: readonly string[] };
+  /** what a bench puts on the plant with the work, and what that is called */
+  puts?: { title: string; lines: readonly Put[] };
   /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */
   odds: number | null;
 }

@@ -1,7 +1,7 @@
 import type { NewRecord } from '@gonimos/contract/records';
 import type { Operation } from '@gonimos/core/operations';
 import { emergence } from './emergence';
-import type { Ask, Inputs, Recordable } from './ask';
+import type { Ask, Inputs, Put, Recordable } from './ask';
 import { holds } from './holds';
 import { layer } from './layer';
 import { looks } from './looks';
@@ -12,10 +12,11 @@ import { roots } from './roots';
 import { sizes } from './sizes';
 import { sprouts } from './sprouts';
 import { standing } from './standing';
+import { stem } from './stem';
 import { survival } from './survival';
 import { tending } from './tending';
 
-export type { Ask, Inputs, Recordable };
+export type { Ask, Inputs, Put, Recordable };
 
 /** What the sheet can ask, in order. A new subject adds its line. */
 const ASKS: readonly Ask[] = [
@@ -27,6 +28,7 @@ const ASKS: readonly Ask[] = [
   mix,
   pot,
   roots,
+  stem,
   holds,
   sizes,
   sprouts,

@@ -1,0 +1,178 @@
+import { expect } from 'chai';
+import type { BiteOfStretch, FittingLine } from '@gonimos/contract/fittings';
+import type { Outcome } from '@gonimos/contract/outcome';
+import type { StemBench } from '@gonimos/contract/stem-records';
+import type { CohortCourse } from '@gonimos/contract/course';
+import { bench, id, refusal, workshop, type Bench } from './harness.ts';
+
+const TODAY = '2037-03-09';
+
+/** A stem of 30 mm with a branch low down and one above where it is to be cut. */
+const drawing = (wires: object[] = []) => ({
+  label: 'no. 1',
+  on: TODAY,
+  record: {
+    base: 30,
+    height: 900,
+    front: 180,
+    girths: [{ at: 400, mm: 18 }],
+    parts: [
+      { id: 'a', kind: 'branch', height: 120, azimuth: 90, diameter: 8, role: 'first' },
+      { id: 'b', kind: 'branch', height: 400, azimuth: 270, diameter: 9 },
+      { id: 's', kind: 'stub', height: 200, azimuth: 0, diameter: 5 },
+    ],
+  },
+  decided: { finished: 420, style: 'usual', way: null, cutAt: 190, wires },
+  note: '',
+});
+const wire = (more: object = {}) => ({ part: 'a', metal: 'aluminium', moves: 'down', ...more });
+
+describe('work on a stem', () => {
+  let b: Bench;
+  let w: Awaited<ReturnType<typeof workshop>>;
+  before(async () => {
+    b = await bench();
+    w = await workshop(b);
+  });
+  after(() => b.close());
+
+  const keep = (cohortId: string, more: object = {}) =>
+    w.v.post('/stem-records', { id: id(), cohortId, ...drawing(), ...more });
+  const stemOf = (cohortId: string) => w.v.get<StemBench>(`/cohorts/${cohortId}/stem`);
+  const look = (cohortId: string, details: object, more: object = {}) =>
+    w.v.post('/records', { id: id(), cohortId, stepKey: null, on: TODAY, details, ...more });
+  const bites = async (cohortId: string, stretches: object[]) =>
+    (await w.v.post('/calc/bites', { cohortId, stretches })).json<BiteOfStretch[]>();
+
+  it('wires are kept with the drawing, those of before read as none, and what cannot be is refused by its field', async () => {
+    const { id: cohortId } = await w.ready();
+    const kept = await keep(cohortId, {
+      decided: { ...drawing().decided, wires: [wire({ with: 'b', gauge: 2.5 })] },
+    });
+    expect(kept.statusCode, kept.body).to.equal(200);
+    const [row] = (await stemOf(cohortId)).records;
+    expect(row.decided.wires[0]).to.deep.equal({ ...wire({ with: 'b', gauge: 2.5 }), to: null });
+    const wrong = (wires: unknown) => keep(cohortId, { decided: { ...drawing().decided, wires } });
+    await refusal(wrong([wire({ part: 'x' })]), 'decided.wires[0].part');
+    await refusal(wrong([wire({ part: 's' })]), 'decided.wires[0].part');
+    await refusal(wrong([wire(), wire()]), 'decided.wires[1].part');
+    await refusal(wrong([wire({ gauge: 2.2 })]), 'decided.wires[0].gauge');
+    await refusal(wrong([wire({ metal: 'gold' })]), 'decided.wires[0].metal');
+    await refusal(wrong([wire({ to: 'high' })]), 'decided.wires[0].to');
+    await refusal(wrong([null]), 'decided.wires[0]');
+    await refusal(wrong('many'), 'decided.wires');
+    await refusal(wrong(Array.from({ length: 41 }, () => wire())), 'decided.wires');
+  });
+
+  it('bites by its own stretch: a branch with much of the crown first, one with little last or not within a year', async () => {
+    const { id: cohortId } = await w.ready();
+    const told = await bites(cohortId, [
+      { id: 'much', of: 0.3, share: 0.5 },
+      { id: 'some', of: 0.3, share: 0.1 },
+      { id: 'little', of: 0.3, share: 0.002 },
+      { id: 'base', of: 1, share: 1 },
+    ]);
+    expect(told.map((t) => t.id)).to.deep.equal(['much', 'some', 'little', 'base']);
+    const [much, some, little, base] = told;
+    expect(much.bites).to.equal(true);
+    expect(much.due < some.due || !some.bites).to.equal(true);
+    expect(little.bites).to.equal(false);
+    const named = (await w.v.post('/calc/bite', { cohortId, part: 'base' })).json<BiteOfStretch>();
+    expect(base.due, 'the base is a stretch like any').to.equal(named.due);
+    await refusal(w.v.post('/calc/bites', { cohortId, stretches: [] }), 'stretches');
+    await refusal(
+      w.v.post('/calc/bites', { cohortId, stretches: [{ id: 'a', of: 0, share: 1 }] }),
+      'stretches[0].of',
+    );
+    await refusal(
+      w.v.post('/calc/bites', { cohortId, stretches: [{ id: 'a', of: 1, share: 1.5 }] }),
+      'stretches[0].share',
+    );
+    expect(
+      (await w.v.post('/calc/bites', { cohortId: id(), stretches: [{ id: 'a', of: 1, share: 1 }] }))
+        .statusCode,
+    ).to.equal(404);
+  });
+
+  it('wire off: whether its movement stayed is counted by kind, with the days it was on; on again it has a new day', async () => {
+    const { id: cohortId } = await w.ready();
+    const before = (await stemOf(cohortId)).held;
+    const [one, two] = [id(), id()];
+    const put = { what: 'wire', note: '2 mm', due: '2037-06-01', stretch: { of: 0.3, share: 0.1 } };
+    const on = await look(
+      cohortId,
+      {
+        fittings: {
+          on: [
+            { ...put, id: one },
+            { ...put, id: two },
+          ],
+        },
+      },
+      { on: '2037-03-01' },
+    );
+    expect(on.statusCode, on.body).to.equal(200);
+    const mine = async () =>
+      (await w.v.get<FittingLine[]>('/fittings')).filter((l) => l.cohortId === cohortId && l.what === 'wire');
+    expect((await mine()).map((l) => l.stretch)).to.deep.equal([put.stretch, put.stretch]);
+    const again = { ...put, id: id(), due: '2037-08-01' };
+    const kept = [
+      { id: one, held: true },
+      { id: two, held: false },
+    ];
+    const off = await look(cohortId, { fittings: { on: [again], off: [one, two], kept } });
+    expect(off.statusCode, off.body).to.equal(200);
+    expect((await mine()).map((l) => l.due)).to.deep.equal(['2037-08-01']);
+    const { held } = await stemOf(cohortId);
+    expect(held).to.deep.equal({ off: before.off + 2, kept: before.kept + 1, days: 8 });
+    await refusal(look(cohortId, { fittings: { on: [], off: [], kept } }), 'details.fittings.kept');
+    // taken back, it is as if it had not been said
+    await w.v.post(`/records/${off.json<Outcome>().recordId}/undo`, { id: id() });
+    expect((await mine()).map((l) => l.due)).to.deep.equal(['2037-06-01', '2037-06-01']);
+    expect((await stemOf(cohortId)).held).to.deep.equal(before);
+  });
+
+  it('what a cut took of the crown is what the plant has lost: what follows waits longer for it, and says why', async () => {
+    // stock that stands before its first cutting back, done in its dormancy
+    const { id: cohortId } = await w.ready({
+      standsAt: 'cut-back-1',
+      container: 'basket-18',
+      started: '2033',
+    });
+    const drawn = (await keep(cohortId)).json<{ id: string }>();
+    const { step } = await stemOf(cohortId);
+    const { steps } = await w.v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
+    const top = steps.find((s) => s.lane === 'top' && s.status === 'planned')!;
+    expect(step!.key).to.equal(top.key);
+    const took = async (share: number | null) => {
+      const sent = await look(
+        cohortId,
+        { stem: { drawnId: drawn.id, took: share, left: ['branch at 400 mm: waits'] } },
+        { stepKey: top.key },
+      );
+      expect(sent.statusCode, sent.body).to.equal(200);
+      const outcome = sent.json<Outcome>();
+      const after = await w.v.get<CohortCourse>(`/cohorts/${cohortId}/course`);
+      const { left } = await stemOf(cohortId);
+      await w.v.post(`/records/${outcome.recordId}/undo`, { id: id() });
+      return { ends: after.steps.at(-1)!.closes!, left };
+    };
+    const light = await took(0.05);
+    const hard = await took(0.9);
+    expect(light.left).to.deep.equal({ on: TODAY, lines: ['branch at 400 mm: waits'] });
+    expect(hard.ends > light.ends, `${light.ends} to ${hard.ends}`).to.equal(true);
+    expect((await stemOf(cohortId)).left, 'taken back').to.equal(null);
+  });
+
+  it('is refused where it cannot be: on work that is none of stem or crown, by a drawing of another, beyond all', async () => {
+    const { id: cohortId } = await w.ready();
+    const { id: other } = await w.ready();
+    const drawn = (await keep(other)).json<{ id: string }>();
+    const told = (stem: object) => look(cohortId, { stem });
+    await refusal(told({ took: 0.2 }), 'details.stem.took');
+    await refusal(told({ drawnId: drawn.id }), 'details.stem.drawnId');
+    await refusal(told({ took: 1.2 }), 'details.stem.took');
+    await refusal(told({ left: ['x'.repeat(201)] }), 'details.stem.left[0]');
+    await refusal(told({ odd: 1 }), 'details.stem');
+  });
+});

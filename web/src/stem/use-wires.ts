@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import type { BiteOfStretch } from '@gonimos/contract/fittings';
+import { layWire, type StemRecord, type StemWire, type WireLaid } from '@gonimos/core/stem';
+import { useBites } from '../fittings/queries';
+
+/** When wires bite, in their order; shorter while it is not known. */
+export type Bites = readonly BiteOfStretch[];
+
+/** A share that is told in whole thousandths: drawing on does not ask anew for what rounds away. */
+const thousandths = (x: number): number => Math.max(0.001, Math.round(x * 1000) / 1000);
+
+const stretches = (laid: readonly WireLaid[]) =>
+  laid.map((l) => ({
+    id: l.wire.part ?? 'stem',
+    of: thousandths(l.stretch.of),
+    share: thousandths(l.stretch.share),
+  }));
+
+/** The wires of a stem as they are laid, and the day each bites. */
+export function useWires(cohortId: string, record: StemRecord, wires: readonly StemWire[]) {
+  const laid = useMemo(() => wires.flatMap((w) => layWire(record, w) ?? []), [record, wires]);
+  const asked = useMemo(() => stretches(laid), [laid]);
+  const told = useBites(cohortId, asked).data ?? [];
+  const bites = asked.flatMap((a) => told.find((b) => b.id === a.id) ?? []);
+  return { laid, bites: bites.length === laid.length ? bites : [], stretches: asked };
+}
