@@ -41,6 +41,8 @@ interface How {
   /** address the page has */
   at?: string;
   today?: string;
+  /** a part that lies inside of the element, as the parts of a cohort lie inside of its page */
+  inside?: ReactElement;
 }
 
 /** The server says no: what a screen gets for it. */
@@ -114,9 +116,12 @@ export async function shown(element: ReactElement, how: How = {}) {
   keepUnits(how.units ?? 'metric');
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } });
   client.setQueryData(['session'], server.session);
-  const router = createMemoryRouter([{ path: '*', element, errorElement: <Broke /> }], {
-    initialEntries: [how.at ?? '/'],
-  });
+  const router = createMemoryRouter(
+    [{ element, errorElement: <Broke />, children: [{ path: '*', element: how.inside ?? null }] }],
+    {
+      initialEntries: [how.at ?? '/'],
+    },
+  );
   const view = render(
     <QueryClientProvider client={client}>
       <RouterProvider router={router} />
