@@ -17,7 +17,7 @@ import {
   type Drawing,
 } from '../src/roots/drawing';
 import { brushOf, keyed } from '../src/roots/keys';
-import { laid, placed } from '../src/roots/trace';
+import { laid, placed } from '../src/drawings/trace';
 
 const BRUSH = { thick: 1, fibre: 1 };
 const bench = () => drawingOf({ record: emptyRecord(30), decided: NOTHING_DECIDED });
@@ -160,11 +160,11 @@ describe('drawing roots', () => {
 
   it('a picture is placed by the middle of the trunk and its edge', () => {
     // 300 mm wide; the trunk's middle was seen 30 mm east, its edge 10 mm from there; the trunk is 40 mm thick
-    const t = placed(laid('x', 0.75, 150), { x: 30, y: 0 }, { x: 30, y: 10 }, 40);
+    const t = placed(laid('x', 0.75, 150), { x: 30, y: 0 }, { x: 30, y: 10 }, 20);
     expect([t.width, t.middle.x, t.middle.y]).to.deep.equal([600, -60, 0]);
     // a second time it lies where it should
-    expect(placed(t, { x: 0, y: 0 }, { x: 20, y: 0 }, 40)).to.deep.equal(t);
-    expect(placed(t, { x: 5, y: 5 }, { x: 5, y: 5 }, 40)).to.equal(t);
+    expect(placed(t, { x: 0, y: 0 }, { x: 20, y: 0 }, 20)).to.deep.equal(t);
+    expect(placed(t, { x: 5, y: 5 }, { x: 5, y: 5 }, 20)).to.equal(t);
   });
 
   it('shapes: a smooth line keeps its ends, an outline is as wide as the root, a cut lies across it', () => {

@@ -2,6 +2,7 @@ export * from './apply.ts';
 export * from './board.ts';
 export * from './card.ts';
 export * from './care.ts';
+export { centring, type Centring } from './centring.ts';
 export * from './choices.ts';
 export * from './drawn.ts';
 export * from './holds.ts';

@@ -10,3 +10,4 @@ export * from './select.ts';
 export * from './sprouts.ts';
 export * from './wiring.ts';
 export { workOnStem, type StemWork } from './work.ts';
+export { stemSince, type StemSince } from './since.ts';

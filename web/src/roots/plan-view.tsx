@@ -18,7 +18,7 @@ import { type Act, type Brush } from './drawing';
 import { Ground, PotLine } from './ground';
 import { RootShape } from './root-shape';
 import { useStroke } from './use-stroke';
-import type { Trace } from './trace';
+import type { Trace } from '../drawings/trace';
 
 interface Props {
   record: RootRecord;

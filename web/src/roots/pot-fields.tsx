@@ -1,7 +1,11 @@
 import type { RootBench } from '@gonimos/contract/root-records';
 import { containers } from '@gonimos/core/containers';
+import { centring, type RootRecord } from '@gonimos/core/roots';
+import { sideWords } from '@gonimos/core/stem';
+import { plural } from '@gonimos/core/words';
 import { Field } from '../common/field';
 import { NumberInput } from '../common/number-input';
+import { length } from '../common/units';
 import type { useDrawing } from './use-drawing';
 
 type At = ReturnType<typeof useDrawing>;
@@ -41,6 +45,28 @@ export function PotFields({ at, bench }: { at: At; bench: RootBench }) {
           />
         </Field>
       </div>
+      <Centred record={at.drawing.record} decided={decided} limit={bench.limit.share} />
     </details>
+  );
+}
+
+/** How the trunk comes to the middle over the years, where it stands off it. */
+function Centred({
+  record,
+  decided,
+  limit,
+}: {
+  record: RootRecord;
+  decided: At['drawing']['decided'];
+  limit: number;
+}) {
+  const way = centring(record, decided.aside ?? 0, decided.behind ?? 0, limit);
+  if (way?.moves.length === 0) return null;
+  return (
+    <p className="soft pb-3">
+      {way
+        ? `It stands ${length(way.off)} off the middle. Brought there in ${plural(way.moves.length, 'move')}, of ${way.moves.map((mm) => length(mm)).join(', ')}: each time the ball is shortened on its long side alone, ${sideWords(way.towards + 180)}. Common practice, no source.`
+        : 'So far off the middle it does not come there by the root work it bears.'}
+    </p>
   );
 }

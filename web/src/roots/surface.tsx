@@ -1,12 +1,13 @@
 import { useState, type KeyboardEvent } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { applied, BETWEEN, measure, reachOf, regrown, type RootPlan, type Terms } from '@gonimos/core/roots';
+import { placed, type Spot, type Trace } from '../drawings/trace';
+import { TraceTools } from '../drawings/trace-tools';
 import { brushOf, keyed } from './keys';
 import { PlanView } from './plan-view';
 import { SideView } from './side-view';
 import { Tools } from './tools';
-import { placed, type Trace } from './trace';
-import { TraceTools } from './trace-tools';
+
 import type { Act, Brush, Drawing } from './drawing';
 
 type View = 'now' | 'after' | 'later';
@@ -55,8 +56,8 @@ export function Surface({ cohort, drawing, plan, numbers, terms, act, today }: P
     }
     if (undo) e.preventDefault();
   };
-  const place = (t: Trace) => (middle: Parameters<typeof placed>[1], edge: Parameters<typeof placed>[2]) => {
-    setTrace(placed(t, middle, edge, record.trunk));
+  const place = (t: Trace) => (middle: Spot, edge: Spot) => {
+    setTrace(placed(t, middle, edge, record.trunk / 2));
     setPlacing(false);
   };
   return (
@@ -66,6 +67,7 @@ export function Surface({ cohort, drawing, plan, numbers, terms, act, today }: P
         cohortId={cohort.id}
         today={today}
         reach={reachOf(record)}
+        taps="Tap the middle of the trunk in the picture, then its edge."
         trace={trace}
         placing={placing}
         set={setTrace}

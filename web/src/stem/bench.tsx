@@ -3,15 +3,7 @@ import { Link, useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
 import { operation } from '@gonimos/core/operations';
-import {
-  chopPlan,
-  sacrificesOf,
-  stemAt,
-  stemFaults,
-  workOnStem,
-  type StemPartKind,
-  type StemWire,
-} from '@gonimos/core/stem';
+import { chopPlan, sacrificesOf, stemFaults, workOnStem, type StemWire } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
@@ -27,10 +19,11 @@ import { PartFields } from './part-fields';
 import { Fronts } from './fronts';
 import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
-import { draw, drawingOf, emptyStem, newPart, NOTHING_DECIDED, wireOn, type Sheet } from './sheet';
-import { StemFields, Tools, Wanted } from './stem-fields';
+import { draw, drawingOf, emptyStem, NOTHING_DECIDED, wireOn, type Sheet } from './sheet';
+import { StemFields, Wanted } from './stem-fields';
 import { RecordStemWork } from './record-work';
-import { StemView } from './stem-view';
+import { Since } from './since';
+import { Surface } from './surface';
 import { useWires } from './use-wires';
 import { Wires } from './wires';
 
@@ -101,18 +94,16 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   const [drawing, act] = useReducer(draw, first.sheet, drawingOf);
   const begun = drawing.record.parts.length > 0 || drawing.decided.finished !== null;
   const at = useDrawn(key, bench.records, first, drawing, begun);
-  const [kind, setKind] = useState<StemPartKind>('branch');
   const { faults, plan, looks } = usePlans(cohort, bench, at.label, drawing);
   const { record, decided } = drawing;
   const chosen = record.parts.find((p) => p.id === drawing.chosen);
   const wired = useWires(cohort.id, record, decided.wires);
-  const place = (height: number, side: 1 | -1) =>
-    act({ do: 'part', part: newPart(record, kind, height, side, stemAt(record, height), today) });
   const open = (r: StemRecordRow) => {
     at.take(r);
     act({ do: 'open', sheet: { record: r.record, decided: r.decided } });
   };
   const setWires = (wires: StemWire[]) => act({ do: 'decide', decided: { wires } });
+  const before = at.row && bench.records.findLast((r) => r.label === at.row!.label && r.on < at.row!.on);
   const [recording, setRecording] = useState(false);
   const kept = at.unkept ? null : at.row;
   const begin = () => {
@@ -144,45 +135,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             {bench.left.lines.map(inUnits).join('; ')}
           </div>
         )}
-        <Tools
-          drawing={drawing}
-          kind={kind}
-          onKind={setKind}
-          onAdd={() => place(record.height / 3, 1)}
-          act={act}
-        />
-        <StemView
-          record={record}
-          finished={decided.finished ?? null}
-          band={plan?.band ?? null}
-          cuts={plan?.cuts ?? []}
-          cutAt={decided.cutAt ?? null}
-          laid={wired.laid}
-          chosen={drawing.chosen}
-          onChoose={(id) => act({ do: 'choose', id })}
-          onPlace={place}
-        />
-        {plan && (
-          <p className="soft text-sm">
-            Shaded: where the first cut belongs. Bars at the right: where branches are wanted, dotted where
-            nothing stands yet.
-          </p>
-        )}
-        <div className="flex flex-wrap gap-1.5" role="group" aria-label="Parts">
-          {record.parts
-            .toSorted((a, b) => a.height - b.height)
-            .map((p) => (
-              <button
-                key={p.id}
-                type="button"
-                aria-pressed={p.id === drawing.chosen}
-                className={`btn btn-sm ${p.id === drawing.chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
-                onClick={() => act({ do: 'choose', id: p.id })}
-              >
-                {p.id} {p.kind}
-              </button>
-            ))}
-        </div>
+        <Surface cohort={cohort} drawing={drawing} plan={plan} laid={wired.laid} act={act} today={today} />
         {record.parts.length > 1 && (
           <AboveView
             record={record}
@@ -242,6 +195,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             {f.field} {f.text}
           </p>
         ))}
+        {before && <Since now={record} before={before} today={today} />}
         <StemFields key={`stem ${drawing.turned}`} drawing={drawing} act={act} />
         {chosen && (
           <PartFields

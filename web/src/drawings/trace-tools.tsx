@@ -1,11 +1,15 @@
 import { shortDate } from '../common/dates';
 import { usePictures, pictureUrl } from '../pictures/queries';
-import { laid, type Trace } from './trace';
+import { laid, type Spot, type Trace } from './trace';
 
 interface Props {
   cohortId: string;
   today: string;
+  /** the picture lies so far around a middle until it is placed, mm */
   reach: number;
+  middle?: Spot;
+  /** what is to be tapped */
+  taps: string;
   trace: Trace | null;
   /** taps wait to place the picture */
   placing: boolean;
@@ -14,12 +18,12 @@ interface Props {
 }
 
 /** A picture of the cohort behind the drawing, placed by two taps. */
-export function TraceTools({ cohortId, today, reach, trace, placing, set, setPlacing }: Props) {
+export function TraceTools({ cohortId, today, reach, middle, taps, trace, placing, set, setPlacing }: Props) {
   const pictures = usePictures(cohortId).data ?? [];
   if (pictures.length === 0) return null;
   const choose = (id: string) => {
     const p = pictures.find((x) => x.id === id);
-    set(p ? laid(pictureUrl(p.id), p.height / p.width, reach) : null);
+    set(p ? laid(pictureUrl(p.id), p.height / p.width, reach, middle) : null);
     setPlacing(p !== undefined);
   };
   return (
@@ -44,7 +48,7 @@ export function TraceTools({ cohortId, today, reach, trace, placing, set, setPla
       )}
       {placing && (
         <p role="status" className="font-semibold">
-          Tap the middle of the trunk in the picture, then its edge.
+          {taps}
         </p>
       )}
     </div>
