@@ -166,7 +166,7 @@ describe('the stem bench', () => {
     const p = await page(bench());
     await p.findByRole('region', { name: 'Where to cut' });
     const [bend] = await p.findAllByRole('button', { name: /^Wire it up/ });
-    const id = bend.textContent!.slice(-1);
+    const id = bend.textContent.slice(-1);
     await p.user.click(bend);
     expect(wireLines(p)[0]).to.match(new RegExp(`^${id}: `));
     expect((p.getByLabelText('Where wire 1 moves it') as HTMLSelectElement).value).to.equal('up');
