@@ -38,6 +38,8 @@ interface How {
   answers?: Record<string, Answer>;
   role?: Role;
   units?: UnitSystem;
+  /** false: a nursery of one's own */
+  demo?: boolean;
   /** address the page has */
   at?: string;
   today?: string;
@@ -66,19 +68,20 @@ export const BENCH = ID(102);
 const PERSON = { id: 'p', name: 'Ada of the bank', version: 1 };
 
 /** The server of one test: it answers what it was given, and keeps what it is sent. */
-function serverOf({ answers = {}, role = 'grower', units = 'metric', today = TODAY }: How) {
+function serverOf({ answers = {}, role = 'grower', units = 'metric', demo = true, today = TODAY }: How) {
   const sent: Sent[] = [];
   const unknown: string[] = [];
   const session: Session = {
     person: { ...PERSON, role },
     csrf: 'token',
-    demo: true,
+    demo,
     units,
     empty: false,
   };
+  const nursery = { name: 'Tessary Bank', today, demo, schools: {} };
   const known: Record<string, Answer> = {
     '/session': session,
-    '/nursery': { name: 'Tessary Bank', today, demo: true, schools: {} },
+    '/nursery': nursery,
     '/places': [
       { id: FRAME, name: 'Cold frame', kind: 'frame' },
       { id: BENCH, name: 'South bench', kind: 'bench' },
@@ -102,7 +105,7 @@ function serverOf({ answers = {}, role = 'grower', units = 'metric', today = TOD
       });
     return new Response(JSON.stringify(told), { status: 200 });
   };
-  return { sent, unknown, fetch, session };
+  return { sent, unknown, fetch, session, nursery };
 }
 
 /** A part of the interface on a page of its own, with a server that answers what the test says. */
@@ -116,6 +119,8 @@ export async function shown(element: ReactElement, how: How = {}) {
   keepUnits(how.units ?? 'metric');
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } });
   client.setQueryData(['session'], server.session);
+  // the frame around every page asks for it first
+  client.setQueryData(['nursery'], server.nursery);
   const router = createMemoryRouter(
     [{ element, errorElement: <Broke />, children: [{ path: '*', element: how.inside ?? null }] }],
     {

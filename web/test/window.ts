@@ -29,6 +29,7 @@ function openWindow(): void {
     this.open = false;
   };
   window.Element.prototype.scrollIntoView = () => undefined;
+  Object.defineProperty(window.Element.prototype, 'clientWidth', { value: 900, configurable: true });
   globalThis.matchMedia = (query: string) =>
     ({
       matches: /min-width/.test(query),
@@ -42,7 +43,8 @@ function openWindow(): void {
     disconnect(): void {}
   };
 }
-openWindow();
+// the loader may run this file twice, first as it would a file that waits for nothing
+if (!('document' in globalThis)) openWindow();
 globalThis.IS_REACT_ACT_ENVIRONMENT = false;
 /** Days are read and written as in most of the world, whatever the machine of the test has. */
 export const dayFirst = (): void => localStorage.setItem('date order', 'day first');

@@ -39,7 +39,7 @@ export function StemPart() {
 /** What the next work of the course takes by what is drawn, and leaves. */
 function workOn(bench: StemBench, { record, decided }: Sheet) {
   const op = operation(bench.step!.operation);
-  const { finished = null, cutAt = null } = decided;
+  const { finished, cutAt } = decided;
   const asked = { takes: op.topLoss.value > 0, cuts: op.oldWood === true };
   return workOnStem(record, { finished, cutAt }, asked, bench.start.vigour);
 }
