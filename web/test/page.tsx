@@ -40,8 +40,9 @@ interface How {
   units?: UnitSystem;
   /** false: a nursery of one's own */
   demo?: boolean;
-  /** address the page has */
+  /** address the page has, and the pattern of it where it asks for its parts */
   at?: string;
+  path?: string;
   today?: string;
   /** a part that lies inside of the element, as the parts of a cohort lie inside of its page */
   inside?: ReactElement;
@@ -121,12 +122,10 @@ export async function shown(element: ReactElement, how: How = {}) {
   client.setQueryData(['session'], server.session);
   // the frame around every page asks for it first
   client.setQueryData(['nursery'], server.nursery);
-  const router = createMemoryRouter(
-    [{ element, errorElement: <Broke />, children: [{ path: '*', element: how.inside ?? null }] }],
-    {
-      initialEntries: [how.at ?? '/'],
-    },
-  );
+  const inside = how.inside ? { children: [{ path: '*', element: how.inside }] } : { path: how.path ?? '*' };
+  const router = createMemoryRouter([{ element, errorElement: <Broke />, ...inside }], {
+    initialEntries: [how.at ?? '/'],
+  });
   const view = render(
     <QueryClientProvider client={client}>
       <RouterProvider router={router} />

@@ -30,7 +30,12 @@ const rootsOf = (record: RootRecord): Limb[] =>
 const branchesOf = (record: StemRecord): Limb[] =>
   record.parts
     .filter((p) => isShoot(p))
-    .map((p) => ({ azimuth: p.azimuth, reach: p.diameter * LONG, diameter: p.diameter, height: p.height }));
+    .map((p) => ({
+      azimuth: p.azimuth,
+      reach: p.long ?? p.diameter * LONG,
+      diameter: p.diameter,
+      height: p.height,
+    }));
 
 interface Props {
   name: string;
