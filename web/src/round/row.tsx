@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { RULE_WORDS } from '@gonimos/core/course';
 import { container } from '@gonimos/core/containers';
+import { operation } from '@gonimos/core/operations';
 import { taxon } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import { leftOf } from '@gonimos/contract/records';
@@ -81,12 +82,17 @@ function doneWords(s: RoundStep): string {
 const QUIET =
   'btn btn-ghost btn-sm min-h-12 grow basis-[28%] border-base-300 px-3 lg:min-h-8 lg:grow-0 lg:basis-auto';
 
-/** Where work of a lane is drawn and decided. */
-const BENCHES: Partial<Record<RoundStep['lane'], string>> = { roots: 'roots', top: 'stem' };
+/** Where work is drawn and decided: stems that are set together, roots, or the stem; null: it is drawn nowhere. */
+function benchOf(s: RoundStep): { path: string; name: string } | null {
+  if (operation(s.operation).binds) return { path: 'fuse', name: 'Together' };
+  if (s.lane === 'roots') return { path: 'roots', name: 'Roots' };
+  return s.lane === 'top' ? { path: 'stem', name: 'Stem' } : null;
+}
 
 /** Everything that may be done with the step one is at. */
 function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void }) {
   const may = useMay('grower');
+  const drawn = benchOf(s);
   return (
     <span className="no-print flex flex-wrap gap-2">
       {isUsual(s) && (
@@ -114,9 +120,9 @@ function Deeds({ step: s, act }: { step: RoundStep; act: (deed: Deed) => void })
         Found
         <span className="sr-only"> something, {s.code}</span>
       </button>
-      {BENCHES[s.lane] && (
-        <Link to={`/cohorts/${s.cohortId}/${BENCHES[s.lane]}`} className={QUIET}>
-          {s.lane === 'roots' ? 'Roots' : 'Stem'}
+      {drawn && (
+        <Link to={`/cohorts/${s.cohortId}/${drawn.path}`} className={QUIET}>
+          {drawn.name}
           <span className="sr-only"> drawn, {s.code}</span>
         </Link>
       )}

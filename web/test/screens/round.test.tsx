@@ -138,6 +138,23 @@ describe('the round', () => {
     expect(record.disabled).to.equal(false);
   });
 
+  it('opens the bench a step is drawn at: roots, stem, or stems set together; care is drawn nowhere', async () => {
+    const at = (operation: string, lane: 'roots' | 'top' | 'care') =>
+      page(round({ due: [roundStep({ operation, lane })] }));
+    for (const [operation, lane, path] of [
+      ['root-correct', 'roots', 'roots'],
+      ['chop', 'top', 'stem'],
+      ['fuse', 'roots', 'fuse'],
+    ] as const) {
+      const p = await at(operation, lane);
+      const link = await p.findByRole('link', { name: /drawn, AC-35$/ });
+      expect(link.getAttribute('href')).to.equal(`/cohorts/${ID(1)}/${path}`);
+    }
+    const care = await at('first-feed', 'care');
+    await care.findByText('First root correction');
+    expect(care.queryByRole('link', { name: /drawn, AC-35$/ })).to.equal(null);
+  });
+
   it('nothing due says what comes next; with nothing at all it says how to begin', async () => {
     const soon = roundStep({ opens: '2037-03-14', code: 'TC-30', title: 'Sow' });
     const p = await page(round({ soon: [soon] }));
