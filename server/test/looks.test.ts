@@ -44,7 +44,7 @@ describe('what is on the plants, what work pushes out, and a parent that is fed'
     const lines = await w.v.get<FittingLine[]>('/fittings');
     expect(lines.find((l) => l.cohortId === c.id && l.what === 'wire')).to.include({ due: again.closes });
     const [noted] = await w.v.get<RecordRow[]>(`/cohorts/${c.id}/records`);
-    expect(noted.details.fittings?.tend).to.deep.equal({ stays: 12, off: 15, biting: 3 });
+    expect(noted.details.fittings?.tend).to.deep.equal({ stays: 12, off: 15, biting: 3, sprang: null });
     // taken back it is as it was; all off, it is over
     await must(w.v.post(`/records/${first.recordId}/undo`, { id: id() }));
     await must(tell(0, 27, 3, true));

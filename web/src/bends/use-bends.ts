@@ -9,7 +9,7 @@ export function useBends(seed: number, asked: readonly Asked[] | null) {
   const { answer, stale, done } = useWorkedOut<BendsWorker, { seed: number; asked: readonly Asked[] }, Bent>(
     asked && { seed, asked },
     open,
-    (it, q, told) => it.recipes(q.seed, q.asked, told) as Promise<Bent>,
+    (it, q, told) => it.recipes(q.seed, q.asked, told),
   );
   return { bent: answer, stale, done };
 }

@@ -10,6 +10,6 @@ export function useSolve(members: readonly Member[] | null, seed: number) {
     FusingWorker,
     { members: readonly Member[]; seed: number },
     Group
-  >(members && { members, seed }, open, (it, q, told) => it.set(q.members, q.seed, told) as Promise<Group>);
+  >(members && { members, seed }, open, (it, q, told) => it.set(q.members, q.seed, told));
   return { group: stale ? null : answer, part: done };
 }

@@ -104,4 +104,51 @@ describe('on the plants', () => {
     expect(fittings.on[0]).to.deep.include({ what: 'wire', due: '2037-07-20' });
     expect(fittings.on[0].note).to.match(/^3.0 mm aluminium, \d+ turns over 300 mm/);
   });
+
+  describe('wire that was put on by hand', () => {
+    const wire: FittingLine = {
+      ...LINES[1],
+      id: ID(8),
+      what: 'wire',
+      note: '2 mm aluminium, branch at 190 mm',
+      stretch: { of: 0.22, share: 0.07 },
+    };
+    const bites = [{ id: 'again', thick: 6, due: '2037-08-02', bites: true }];
+    const off = async (line: FittingLine, button: RegExp) => {
+      const p = await page({ '/fittings': [line], 'POST /records': DONE, 'POST /calc/bites': bites });
+      await p.user.click(await p.findByRole('button', { name: /^Off ?: wire, CB-36/ }));
+      const choice = await p.findByRole('button', { name: button });
+      await p.until(() => expect((choice as HTMLButtonElement).disabled).to.equal(false));
+      await p.user.click(choice);
+      await p.until(() => expect(p.sent.some((s) => s.path === '/records')).to.equal(true));
+      const { fittings } = p.sent.find((s) => s.path === '/records')!.body.details as {
+        fittings: { on: { id: string }[]; off: string[]; kept: object[] };
+      };
+      return { p, fittings };
+    };
+
+    it('is asked whether what it held stayed; either is kept with it', async () => {
+      const stayed = await off(wire, /^It stayed/);
+      expect(stayed.fittings).to.deep.include({ on: [], off: [ID(8)], kept: [{ id: ID(8), held: true }] });
+      const bare = await off(wire, /bare for now/);
+      expect(bare.fittings).to.deep.include({ on: [], off: [ID(8)], kept: [{ id: ID(8), held: false }] });
+    });
+
+    it('on again it is another wire, with the day by which the same stretch has swollen into it', async () => {
+      const { p, fittings } = await off(wire, /on again/);
+      expect(p.sent.find((s) => s.path === '/calc/bites')!.body.stretches).to.deep.equal([
+        { id: 'again', of: 0.22, share: 0.07 },
+      ]);
+      expect(fittings.kept).to.deep.equal([{ id: ID(8), held: false }]);
+      expect(fittings.on[0]).to.deep.include({ due: '2037-08-02', note: wire.note, stretch: wire.stretch });
+      expect(fittings.on[0].id).to.not.equal(ID(8));
+    });
+
+    it('of before stretches were told it sits on the stem', async () => {
+      const { p } = await off({ ...wire, stretch: null }, /on again/);
+      expect(p.sent.find((s) => s.path === '/calc/bites')!.body.stretches).to.deep.equal([
+        { id: 'again', of: 0.6, share: 1 },
+      ]);
+    });
+  });
 });

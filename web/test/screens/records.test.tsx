@@ -221,6 +221,36 @@ describe('the recording sheet', () => {
   });
 });
 
+describe('a walk through a wired batch', () => {
+  const wire = { ...STEP, operation: 'wire-check', title: 'Wire check', rootCut: null, odds: null };
+
+  it('is counted by taps, one for each plant, beside what was typed', async () => {
+    const p = await sheetOf(wire);
+    const tap = (name: string, times: number) =>
+      Array.from({ length: times }).reduce<Promise<void>>(
+        (before) => before.then(() => p.user.click(p.getByRole('button', { name: `${name} +1` }))),
+        Promise.resolve(),
+      );
+    await p.user.type(p.field('Bare'), '20');
+    await tap('Bare', 2);
+    await tap('Wired', 3);
+    await tap('Biting', 1);
+    await p.user.type(p.field('Sprang back'), '4');
+    expect((p.field('Bare') as HTMLInputElement).value).to.equal('22');
+    const finished = p.getByRole('checkbox', { name: /finished for the whole cohort/ }) as HTMLInputElement;
+    expect(finished.checked, 'three are looked at again').to.equal(false);
+    await p.send();
+    await p.until(() => expect(p.record()).to.not.equal(undefined));
+    expect(p.record()!.details.fittings!.tend).to.deep.equal({ stays: 3, off: 22, biting: 1, sprang: 4 });
+  });
+
+  it('a tie-down does not spring back, and is not asked whether it did', async () => {
+    const p = await sheetOf({ ...wire, operation: 'tie-check', title: 'Ties' });
+    expect(p.queryByLabelText('Sprang back')).to.equal(null);
+    p.getByRole('button', { name: 'Stays on +1' });
+  });
+});
+
 describe('not yet', () => {
   const step = { cohortId: ID(1), code: 'AC-35', stepKey: 'correct#1', title: 'First root correction' };
   const cost = (until: string) => ({
