@@ -63,9 +63,9 @@ describe('the benches', () => {
     for (let i = 1; i <= 60; i++)
       await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
     await page.mouse.up();
-    const move = page.getByRole('region', { name: 'Move GB-34' });
+    const move = page.getByRole('region', { name: 'Move FM-32' });
     await move.getByText(/Cold frame would be \d+ % full/).waitFor();
-    expect(await standsAt(page, 'GB-34')).to.equal('South bench');
+    expect(await standsAt(page, 'FM-32')).to.equal('South bench');
     const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
     const plants = (await ask<BedRoom[]>(page, '/beds/room'))
       .flatMap((b) => b.cohorts)

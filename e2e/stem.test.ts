@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { StemBench } from '@gonimos/contract/stem-records';
 import { here } from './here.ts';
-import { ask, find } from './page.ts';
+import { ask, find, sheet } from './page.ts';
 
 describe('the stem', () => {
   const at = here();
@@ -145,6 +145,38 @@ describe('the stem', () => {
     const roles = records.flatMap((r) => r.record.parts.map((p) => p.role ?? null));
     expect(roles.filter((r) => r === 'leader')).to.have.length(1);
     expect(roles).to.include('first');
+  });
+
+  it('wire from the drawing to the register and off again: worked out, recorded with the step, asked whether it stayed', async () => {
+    const { page } = await at.enter('Grower');
+    const { id } = await find(page, 'FM-30');
+    await page.goto(`/cohorts/${id}/stem`);
+    const wires = page.getByRole('region', { name: 'Wire' });
+    await wires.getByRole('button', { name: 'Wire the stem' }).click();
+    await wires.getByText(/^the stem to/).waitFor();
+    await wires
+      .getByText(/Bites by|Does not bite/)
+      .nth(1)
+      .waitFor();
+    await page.getByRole('button', { name: 'Keep the drawing' }).click();
+    await page.getByRole('button', { name: 'Kept', exact: true }).waitFor();
+    await page.getByRole('button', { name: /^Record ‘/ }).click();
+    await sheet(page).getByText('Wire that goes on').waitFor();
+    // of the two that were decided one goes on today
+    await sheet(page)
+      .getByRole('checkbox', { name: /branch at 118 mm/ })
+      .uncheck();
+    await sheet(page).getByRole('button', { name: 'Record', exact: true }).click();
+    await sheet(page).getByText('Recorded.').waitFor();
+    await page.goto('/fittings?what=wire');
+    const mine = page.getByRole('listitem').filter({ hasText: 'FM-30' });
+    await mine.getByText(/the stem to/).waitFor();
+    expect(await mine.count()).to.equal(1);
+    await mine.getByRole('button', { name: /^Off/ }).click();
+    await sheet(page).getByRole('button', { name: 'It stayed' }).click();
+    await mine.waitFor({ state: 'detached' });
+    const { held } = await ask<StemBench>(page, `/cohorts/${id}/stem`);
+    expect(held).to.deep.include({ off: 1, kept: 1, days: 0 });
   });
 
   it('two stems set together: turned, placed, become one plant, and their joint is looked at', async () => {

@@ -133,6 +133,34 @@ describe('work on a stem', () => {
     expect((await stemOf(cohortId)).held).to.deep.equal(before);
   });
 
+  it('a walk through a wired batch: what sprang back is among what came off, and counts for the kind', async () => {
+    const { id: cohortId } = await w.ready();
+    const walk = (tend: object) => look(cohortId, { fittings: { on: [], off: [], tend } });
+    await refusal(walk({ stays: 5, off: 10, biting: 0, sprang: 11 }), 'details.fittings.tend.sprang');
+    await refusal(walk({ stays: 5, off: 10, biting: 0, sprang: -1 }), 'details.fittings.tend.sprang');
+    await refusal(walk({ stays: 25, off: 10, biting: 0, sprang: 1 }), 'details.fittings.tend');
+    const before = (await stemOf(cohortId)).held;
+    const told = await look(
+      cohortId,
+      { fittings: { on: [], off: [], tend: { stays: 5, off: 10, biting: 2, sprang: 3 } } },
+      { finished: false },
+    );
+    expect(told.statusCode, told.body).to.equal(200);
+    const after = (await stemOf(cohortId)).held;
+    expect(after).to.deep.include({ off: before.off + 10, kept: before.kept + 7 });
+    // a walk on which nobody looked whether it stayed says nothing of that
+    const unsaid = await look(cohortId, {
+      fittings: { on: [], off: [], tend: { stays: 0, off: 5, biting: 0 } },
+    });
+    expect(unsaid.statusCode, unsaid.body).to.equal(200);
+    expect((await stemOf(cohortId)).held).to.deep.equal(after);
+  });
+
+  it('another kind has learnt nothing of it', async () => {
+    const { id: cohortId } = await w.ready({ taxonId: 'carpinus-betulus' });
+    expect((await stemOf(cohortId)).held).to.deep.equal({ off: 0, kept: 0, days: null });
+  });
+
   it('what a cut took of the crown is what the plant has lost: it lays down less wood; what was left comes back', async () => {
     // stock that stands before its first cutting back, done in its dormancy
     const { id: cohortId } = await w.ready({

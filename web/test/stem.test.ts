@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { stemFaults, STEM_PARTS, type StemPart } from '@gonimos/core/stem';
+import { stemFaults, STEM_PARTS, wireFaults, type StemPart, type StemWire } from '@gonimos/core/stem';
 import {
   draw,
   drawingOf,
@@ -8,6 +8,9 @@ import {
   newPart,
   NOTHING_DECIDED,
   ofKind,
+  wholeDecided,
+  wholeRecord,
+  wireOn,
   type Act,
   type Drawing,
 } from '../src/stem/sheet';
@@ -115,5 +118,66 @@ describe('drawing a stem', () => {
     const opened = draw(d, { do: 'open', sheet: other });
     expect([opened.undo, opened.redo, opened.chosen]).to.deep.equal([[], [], null]);
     expect(sheetOf(opened)).to.deep.equal(other);
+  });
+
+  describe('wires on it', () => {
+    const wired = (...wires: StemWire[]) => {
+      let d = put(put(put(bench(), 'branch', 100), 'branch', 140, -1), 'bud', 200);
+      d = draw(d, { do: 'decide', decided: { wires } });
+      return d;
+    };
+    const on = (d: Drawing) => d.decided.wires.map((w) => [w.part, w.with]);
+
+    it('go with the part they are on; a partner that goes leaves the other anchored at the stem', () => {
+      const both = wired(wireOn(), wireOn({ part: 'a', with: 'b' }));
+      expect(on(both)).to.deep.equal([
+        [null, null],
+        ['a', 'b'],
+      ]);
+      expect(on(draw(both, { do: 'drop', id: 'b' }))).to.deep.equal([
+        [null, null],
+        ['a', null],
+      ]);
+      expect(on(draw(both, { do: 'drop', id: 'a' }))).to.deep.equal([[null, null]]);
+    });
+
+    it('go where a branch becomes a bud or a stub, and come back when that is undone', () => {
+      const d = wired(wireOn({ part: 'a' }));
+      for (const kind of ['bud', 'stub'] as const) {
+        const part = ofKind(d.record.parts[0], kind, 20, TODAY);
+        const changed = draw(d, { do: 'part', part });
+        expect(on(changed), kind).to.deep.equal([]);
+        expect(on(draw(changed, { do: 'undo' })), kind).to.deep.equal([['a', null]]);
+      }
+    });
+
+    it('are never put on what holds none', () => {
+      expect(on(wired(wireOn({ part: 'c' }), wireOn({ part: 'none' })))).to.deep.equal([]);
+    });
+
+    it('property: whatever is drawn and decided, wires that stand are faultless but for two on one part', () => {
+      const id = fc.constantFrom('a', 'b', 'c', 'x', null);
+      const wire = fc.record({ part: id, with: id }).map((w) => wireOn(w.part === null ? {} : w));
+      const gone = fc.constantFrom('a', 'b', 'c');
+      fc.assert(
+        fc.property(fc.array(wire, { maxLength: 4 }), fc.array(gone, { maxLength: 3 }), (wires, drops) => {
+          let d = wired(...wires);
+          for (const drop of drops) d = draw(d, { do: 'drop', id: drop });
+          const faults = wireFaults(d.record, d.decided.wires).map((f) => f.text);
+          expect(faults.filter((f) => f !== 'has a wire already')).to.deep.equal([]);
+        }),
+      );
+    });
+  });
+
+  it('a drawing of before something was asked is said to tell nothing of it, and is whole', () => {
+    const record = put(bench(), 'branch', 100).record;
+    const old = {
+      ...record,
+      parts: record.parts.map(({ long: _, role: __, rise: ___, ...p }) => p as StemPart),
+    };
+    expect(wholeRecord(old)).to.deep.equal(record);
+    const { wires: _, ...before } = NOTHING_DECIDED;
+    expect(wholeDecided(before as typeof NOTHING_DECIDED)).to.deep.equal(NOTHING_DECIDED);
   });
 });

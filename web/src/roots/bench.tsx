@@ -95,7 +95,9 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
   const { drawing, act, row } = at;
   const { record, decided } = drawing;
-  const [open, setOpen] = useState<'paste' | 'record' | null>(null);
+  const [pasting, setPasting] = useState(false);
+  // as it was when its sheet was opened: the course goes on with the record, and with it the next step
+  const [working, setWorking] = useState<Working | null>(null);
   const terms = useMemo(
     () => termsOf(taxon(cohort.taxonId), bench.school, bench.container, record, decided),
     [cohort.taxonId, bench, record, decided],
@@ -111,6 +113,19 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
   const mine = bench.records.filter((r) => r.label === (row?.label ?? at.label));
   const before = row && mine[mine.indexOf(row) - 1];
+  const toWork = () => {
+    if (!fits || !row || !bench.step) return;
+    const help = helpGiven(cohort, record, plan, decided.remedies);
+    setWorking({
+      stepKey: bench.step.key,
+      told: {
+        drawnId: row.id,
+        took: plan.share,
+        left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
+      },
+      puts: holdsOf(record, plan, help).map((h) => ({ ...h, due: bench.heldUntil, stretch: null })),
+    });
+  };
   return (
     <div className="grid gap-6">
       <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
@@ -123,7 +138,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             onOpen={at.open}
             onBegin={at.begin}
           >
-            <button type="button" className="btn btn-sm btn-ghost" onClick={() => setOpen('paste')}>
+            <button type="button" className="btn btn-sm btn-ghost" onClick={() => setPasting(true)}>
               From a list
             </button>
           </Dates>
@@ -148,7 +163,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             at={at}
             today={today}
             card={fits}
-            onRecord={bench.step?.ready ? () => setOpen('record') : null}
+            onRecord={bench.step?.ready ? toWork : null}
           />
           {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
           {record.roots.length > 0 && (
@@ -188,53 +203,42 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
         )}
       </div>
       {cohort.live > 1 && <Series bench={bench} plants={cohort.live} scores={scores} today={today} />}
-      {open === 'paste' && <PasteSheet record={record} act={act} onClose={() => setOpen(null)} />}
-      {open === 'record' && fits && row && (
-        <RecordWork
-          cohort={cohort}
-          stepKey={bench.step!.key}
-          told={{
-            drawnId: row.id,
-            took: plan.share,
-            left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
-          }}
-          puts={holdsOf(record, plan, helpGiven(cohort, record, plan, decided.remedies)).map((h) => ({
-            ...h,
-            due: bench.heldUntil,
-            stretch: null,
-          }))}
-          today={today}
-          onClose={() => setOpen(null)}
-        />
+      {pasting && <PasteSheet record={record} act={act} onClose={() => setPasting(false)} />}
+      {working && (
+        <RecordWork cohort={cohort} work={working} today={today} onClose={() => setWorking(null)} />
       )}
     </div>
   );
 }
 
+/** Work that was decided at the bench. */
+interface Working {
+  stepKey: string;
+  told: NonNullable<Recordable['roots']>;
+  /** what stays on the roots */
+  puts: readonly Put[];
+}
+
 /** The sheet for the step the roots were drawn for, filled by the plan. */
 function RecordWork({
   cohort,
-  stepKey,
-  told,
-  puts,
+  work,
   today,
   onClose,
 }: {
   cohort: Cohort;
-  stepKey: string;
-  told: NonNullable<Recordable['roots']>;
-  puts: readonly Put[];
+  work: Working;
   today: string;
   onClose: () => void;
 }) {
-  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === stepKey);
+  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === work.stepKey);
   if (!step) return null;
   return (
     <RecordSheet
       step={{
         ...recordable(cohort, step),
-        roots: told,
-        puts: { title: 'Stays on the roots', lines: puts },
+        roots: work.told,
+        puts: { title: 'Stays on the roots', lines: work.puts },
         nextTime: '',
       }}
       today={today}

@@ -21,7 +21,7 @@ import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
 import { draw, drawingOf, emptyStem, NOTHING_DECIDED, wireOn, type Sheet } from './sheet';
 import { StemFields, Wanted } from './stem-fields';
-import { RecordStemWork } from './record-work';
+import { RecordStemWork, type Recording } from './record-work';
 import { Since } from './since';
 import { Surface } from './surface';
 import { useWires } from './use-wires';
@@ -54,6 +54,18 @@ const putsOf = ({ laid, bites, stretches }: ReturnType<typeof useWires>): Put[] 
     const note = `${l.gauge} mm ${l.wire.metal}, ${l.words}`.slice(0, NOTE);
     return bites[i] ? [{ what: 'wire' as const, note, due: bites[i].due, stretch: { of, share } }] : [];
   });
+
+/** The work that the course has next, filled by what was decided. */
+const recordingOf = (
+  bench: StemBench,
+  drawing: Sheet,
+  drawnId: string,
+  wired: ReturnType<typeof useWires>,
+): Recording => ({
+  stepKey: bench.step!.key,
+  told: { drawnId, ...workOn(bench, drawing) },
+  puts: putsOf(wired),
+});
 
 const NO_ROOTS: StemBench['roots'][number]['roots'] = [];
 
@@ -104,7 +116,8 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   };
   const setWires = (wires: StemWire[]) => act({ do: 'decide', decided: { wires } });
   const before = at.row && bench.records.findLast((r) => r.label === at.row!.label && r.on < at.row!.on);
-  const [recording, setRecording] = useState(false);
+  // as it was when its sheet was opened: the course goes on with the record, and with it the next step
+  const [recording, setRecording] = useState<Recording | null>(null);
   const kept = at.unkept ? null : at.row;
   const begin = () => {
     at.renew();
@@ -185,7 +198,11 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
       <div className="grid content-start gap-5">
         <Keep path="/stem-records" cohort={cohort} at={at} sheet={drawing} today={today}>
           {kept && bench.step?.ready && (
-            <button type="button" className="btn btn-outline" onClick={() => setRecording(true)}>
+            <button
+              type="button"
+              className="btn btn-outline"
+              onClick={() => setRecording(recordingOf(bench, drawing, kept.id, wired))}
+            >
               Record ‘{bench.step.title}’
             </button>
           )}
@@ -225,15 +242,8 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
           </p>
         )}
       </div>
-      {recording && kept && bench.step && (
-        <RecordStemWork
-          cohort={cohort}
-          stepKey={bench.step.key}
-          told={{ drawnId: kept.id, ...workOn(bench, drawing) }}
-          puts={putsOf(wired)}
-          today={today}
-          onClose={() => setRecording(false)}
-        />
+      {recording && (
+        <RecordStemWork cohort={cohort} work={recording} today={today} onClose={() => setRecording(null)} />
       )}
     </div>
   );

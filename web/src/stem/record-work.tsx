@@ -4,24 +4,29 @@ import { recordable } from '../course/recordable';
 import type { Put, Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
 
-interface Props {
-  cohort: Cohort;
+/** Work that was decided at the bench. */
+export interface Recording {
   stepKey: string;
   told: NonNullable<Recordable['stem']>;
   /** wires that go on with it */
   puts: readonly Put[];
+}
+
+interface Props {
+  cohort: Cohort;
+  work: Recording;
   today: string;
   onClose: () => void;
 }
 
 /** The sheet for the step the stem was drawn for, filled by what was decided. */
-export function RecordStemWork({ cohort, stepKey, told, puts, today, onClose }: Props) {
-  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === stepKey);
+export function RecordStemWork({ cohort, work, today, onClose }: Props) {
+  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === work.stepKey);
   if (!step) return null;
   const filled = {
     ...recordable(cohort, step),
-    stem: told,
-    puts: { title: 'Wire that goes on', lines: puts },
+    stem: work.told,
+    puts: { title: 'Wire that goes on', lines: work.puts },
     nextTime: '',
   };
   return <RecordSheet step={filled} today={today} onClose={onClose} />;

@@ -45,7 +45,7 @@ export const wholeRecord = (record: StemRecord): StemRecord => ({
 export const wholeDecided = (decided: Decided): Decided => ({ ...decided, wires: decided.wires ?? [] });
 
 /** A new wire, as most are. */
-export const wireOn = (more: Partial<StemWire>): StemWire => ({
+export const wireOn = (more: Partial<StemWire> = {}): StemWire => ({
   part: null,
   to: null,
   metal: 'aluminium',

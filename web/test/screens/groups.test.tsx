@@ -4,16 +4,15 @@ import type { PlantGroup, PlantGroups } from '@gonimos/contract/fusing';
 import { Groups } from '../../src/fusing/groups';
 import { ID, Refused, shown, TODAY } from '../page';
 
-const member = (id: string, base: number): PlantGroup['members'][number] =>
-  ({
-    id,
-    cohortId: ID(1),
-    base,
-    height: base * 40,
-    curve: null,
-    roots: [],
-    branches: [],
-  });
+const member = (id: string, base: number): PlantGroup['members'][number] => ({
+  id,
+  cohortId: ID(1),
+  base,
+  height: base * 40,
+  curve: null,
+  roots: [],
+  branches: [],
+});
 const group = (n: number, more: Partial<PlantGroup> = {}): PlantGroup =>
   ({
     id: ID(n),
@@ -32,14 +31,13 @@ const group = (n: number, more: Partial<PlantGroup> = {}): PlantGroup =>
     version: 2,
     ...more,
   }) as unknown as PlantGroup;
-const data = (groups: PlantGroup[]): PlantGroups =>
-  ({
-    groups,
-    results: [
-      { method: 'bound', made: 4, joined: 3, failed: 1 },
-      { method: 'overlapped', made: 0, joined: 0, failed: 0 },
-    ],
-  });
+const data = (groups: PlantGroup[]): PlantGroups => ({
+  groups,
+  results: [
+    { method: 'bound', made: 4, joined: 3, failed: 1 },
+    { method: 'overlapped', made: 0, joined: 0, failed: 0 },
+  ],
+});
 const page = (groups: PlantGroup[], answers: Record<string, object> = {}) =>
   shown(<Groups data={data(groups)} today={TODAY} />, { answers });
 
