@@ -46,6 +46,8 @@ interface How {
   today?: string;
   /** a part that lies inside of the element, as the parts of a cohort lie inside of its page */
   inside?: ReactElement;
+  /** what this tab kept before, by key */
+  kept?: Record<string, unknown>;
 }
 
 /** The server says no: what a screen gets for it. */
@@ -113,6 +115,8 @@ function serverOf({ answers = {}, role = 'grower', units = 'metric', demo = true
 export async function shown(element: ReactElement, how: How = {}) {
   cleanup();
   sessionStorage.clear();
+  for (const [key, value] of Object.entries(how.kept ?? {}))
+    sessionStorage.setItem(key, JSON.stringify(value));
   localStorage.clear();
   dayFirst();
   const server = serverOf(how);

@@ -20,7 +20,7 @@ import { startPath } from '../common/start-words';
 import { countWords } from '../common/words';
 import { Sheet } from '../common/sheet';
 import type { Unsent } from '../common/write';
-import { asksOf, toldBy, type Ask, type Inputs, type Recordable } from './asks';
+import { asksOf, firstBy, toldBy, type Ask, type Inputs, type Recordable } from './asks';
 import { NUMBER } from './asks/ask';
 import { Aim } from './aim';
 import { DoneCost } from './done-cost';
@@ -46,7 +46,7 @@ function firstOf(step: Recordable, asks: readonly Ask[], today: string): Inputs 
     note: '',
     nextTime: '',
     meant: false,
-    details: Object.fromEntries(asks.map((a) => [a.subject, a.first(step)])),
+    details: firstBy(asks, step),
   };
 }
 

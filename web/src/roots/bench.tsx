@@ -26,6 +26,7 @@ import { RecordSheet } from '../records/record-sheet';
 import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
+import { Faces } from './faces';
 import { Help } from './help';
 import { PotFields } from './pot-fields';
 import { MeasureTable } from './measures';
@@ -199,6 +200,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
           <div className="grid content-start gap-4 xl:col-start-1">
             <MeasureTable now={measures} plan={fits ? plan : null} />
             <ScoreLine rows={mine} terms={terms} />
+            <Faces record={record} />
           </div>
         )}
       </div>

@@ -71,9 +71,10 @@ export const emptyStem = (base: number, height: number): StemRecord => ({
   parts: [],
 });
 
+/** What lies on the bench is whole, also where it was left there before something was asked. */
 export const drawingOf = (sheet: Sheet): Drawing => ({
-  record: sheet.record,
-  decided: sheet.decided,
+  record: wholeRecord(sheet.record),
+  decided: wholeDecided(sheet.decided),
   undo: [],
   redo: [],
   chosen: null,

@@ -244,6 +244,33 @@ describe('a walk through a wired batch', () => {
     expect(p.record()!.details.fittings!.tend).to.deep.equal({ stays: 3, off: 22, biting: 1, sprang: 4 });
   });
 
+  it('wire that goes on with it is told beside what was counted, and neither is lost', async () => {
+    const line = { what: 'wire' as const, note: '2 mm', due: '2037-08-01', stretch: { of: 0.3, share: 0.1 } };
+    const p = await sheetOf({ ...wire, puts: { title: 'Wire that goes on', lines: [line] } });
+    await p.user.type(p.field('Bare'), '38');
+    await p.user.type(p.field('Wired'), '2');
+    await p.send();
+    await p.until(() => expect(p.record()).to.not.equal(undefined));
+    const { on, tend } = p.record()!.details.fittings!;
+    expect(tend).to.deep.include({ stays: 2, off: 38 });
+    expect(on).to.have.length(1);
+    expect(on![0]).to.deep.include(line);
+  });
+
+  it('wire that was decided and is not put on today is left out', async () => {
+    const lines = ['a', 'b'].map((note) => ({
+      what: 'wire' as const,
+      note,
+      due: '2037-08-01',
+      stretch: null,
+    }));
+    const p = await sheetOf({ ...STEP, puts: { title: 'Wire that goes on', lines } });
+    await p.user.click(p.getByRole('checkbox', { name: 'wire a' }));
+    await p.send();
+    await p.until(() => expect(p.record()).to.not.equal(undefined));
+    expect(p.record()!.details.fittings!.on!.map((f) => f.note)).to.deep.equal(['b']);
+  });
+
   it('a tie-down does not spring back, and is not asked whether it did', async () => {
     const p = await sheetOf({ ...wire, operation: 'tie-check', title: 'Ties' });
     expect(p.queryByLabelText('Sprang back')).to.equal(null);

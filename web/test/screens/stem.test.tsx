@@ -80,8 +80,9 @@ const bench = (more: Partial<StemBench> = {}): StemBench => ({
 
 const cohort = cohortOf({ live: 24 });
 const WithCohort = () => <Outlet context={cohort} />;
-const page = (data: StemBench, answers: object = {}) =>
+const page = (data: StemBench, answers: object = {}, kept: Record<string, unknown> = {}) =>
   shown(<WithCohort />, {
+    kept,
     inside: <StemPart />,
     answers: {
       [`/cohorts/${ID(1)}/stem`]: data,
@@ -150,6 +151,15 @@ describe('the stem bench', () => {
     const p = await page(bench({ records: [old] }));
     await p.findByRole('button', { name: 'Kept' });
     expect(p.queryByText('not kept yet')).to.equal(null);
+  });
+
+  it('what was left on the bench before wires were asked is gone on with', async () => {
+    const { wires: _, ...decided } = row().decided;
+    const draft = { of: '', label: 'begun', sheet: { record: row().record, decided } };
+    const p = await page(bench({ records: [] }), {}, { [`draft stem ${ID(1)}`]: draft });
+    await p.findByText('not kept yet');
+    await p.user.click(p.getByRole('button', { name: 'Wire what is to be a branch' }));
+    await p.findByText(/Bites by/);
   });
 
   it('what it left the last time stands above it, and what the kind has shown of wire below', async () => {

@@ -40,11 +40,27 @@ const ASKS: readonly Ask[] = [
 export const asksOf = (op: Operation | null, step: Recordable): Ask[] =>
   ASKS.filter((a) => a.asked(op, step));
 
+/** What the sheet begins with, by subject: two asks may be of one subject, as a look at wire and wire that goes on. */
+export const firstBy = (asks: readonly Ask[], step: Recordable): Inputs['details'] => {
+  const first: Inputs['details'] = {};
+  for (const a of asks) first[a.subject] = { ...first[a.subject], ...a.first(step) };
+  return first;
+};
+
+const isNothing = (x: unknown): boolean => x === null || (Array.isArray(x) && x.length === 0);
+
+/** What two asks tell of one subject: what either says stands, where the other says nothing. */
+function both(one: object, other: object): object {
+  const said = Object.entries(other).filter(([, x]) => !isNothing(x));
+  return { ...one, ...Object.fromEntries(said) };
+}
+
 /** What was typed, as the record tells it. */
-export const toldBy = (asks: readonly Ask[], typed: Inputs['details']): NewRecord['details'] =>
-  Object.fromEntries(
-    asks.flatMap((a) => {
-      const told = a.told(typed[a.subject] ?? {});
-      return told ? [[a.subject, told]] : [];
-    }),
-  );
+export function toldBy(asks: readonly Ask[], typed: Inputs['details']): NewRecord['details'] {
+  const told: Record<string, object> = {};
+  for (const a of asks) {
+    const said = a.told(typed[a.subject] ?? {});
+    if (said) told[a.subject] = told[a.subject] ? both(told[a.subject], said) : said;
+  }
+  return told;
+}
