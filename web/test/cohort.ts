@@ -1,5 +1,5 @@
 import type { Cohort, CohortRow } from '@gonimos/contract/cohorts';
-import { FRAME, ID } from './page';
+import { FRAME, ID } from './ids.ts';
 
 /** A line of the register: ten field maples of 2035 in cells. */
 export const cohortRow = (more: Partial<CohortRow> = {}): CohortRow => ({

@@ -1,4 +1,5 @@
 import { dayFirst } from './window';
+import { BENCH, FRAME, ID, TODAY } from './ids';
 import type { Role, Session } from '@gonimos/contract/people';
 import type { UnitSystem } from '@gonimos/core/units';
 import type { ReactElement } from 'react';
@@ -63,11 +64,6 @@ export class Refused {
 /** What broke a page is read on it, and so in what a failed test says. */
 const Broke = () => <p>This page broke: {String(useRouteError())}</p>;
 
-export const TODAY = '2037-03-09';
-/** Ids of what stands in these tests. */
-export const ID = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-export const FRAME = ID(101);
-export const BENCH = ID(102);
 const PERSON = { id: 'p', name: 'Ada of the bank', version: 1 };
 
 /** The server of one test: it answers what it was given, and keeps what it is sent. */
@@ -147,4 +143,4 @@ export async function shown(element: ReactElement, how: How = {}) {
   };
 }
 
-export { within };
+export { BENCH, FRAME, ID, TODAY, within };

@@ -1,28 +1,16 @@
 import { expect } from 'chai';
 import type { CohortRow } from '@gonimos/contract/cohorts';
+import { cohortRow } from './cohort.ts';
 import { fits, inOrder, linesOf, type Wanted } from '../src/cohorts/lines.ts';
 
 const row = (code: string, more: Partial<CohortRow> = {}): CohortRow => ({
+  ...cohortRow(),
   id: code,
   code,
-  taxonId: 'acer-campestre',
-  method: 'seed',
   placeId: 'frame',
-  container: 'cell-60',
   startedSaid: '2036',
   startedFrom: '2036-03-01',
-  live: 10,
-  pending: 0,
-  growing: true,
-  goalCaliper: null,
-  nextTitle: 'Root work',
-  nextOpens: '2037-03-01',
-  nextCloses: '2037-04-01',
-  nextRule: null,
   rings: { from: 2036, mm: [], measured: [] },
-  held: null,
-  tag: null,
-  formerly: [],
   ...more,
 });
 const lines = linesOf(

@@ -1,5 +1,5 @@
 import type { MissedStep, RoundStep } from '@gonimos/contract/round';
-import { FRAME, ID } from './page';
+import { FRAME, ID } from './ids.ts';
 
 /** A step of the round as the server tells it: root work on forty field maples, open for three weeks. */
 export const roundStep = (more: Partial<RoundStep> = {}): RoundStep => ({

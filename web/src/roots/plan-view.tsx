@@ -19,6 +19,7 @@ import { Ground, PotLine } from './ground';
 import { RootShape } from './root-shape';
 import { useStroke } from './use-stroke';
 import type { Trace } from '../drawings/trace';
+import { TraceImage } from '../drawings/trace-image';
 
 interface Props {
   record: RootRecord;
@@ -137,16 +138,7 @@ export function PlanView(p: Props) {
       onPointerCancel={cancel}
     >
       <Hatch id={hatch} reach={reach} />
-      {p.trace && (
-        <image
-          href={p.trace.url}
-          x={p.trace.middle.x - p.trace.width / 2}
-          y={-p.trace.middle.y - (p.trace.width * p.trace.ratio) / 2}
-          width={p.trace.width}
-          height={p.trace.width * p.trace.ratio}
-          opacity={0.55}
-        />
-      )}
+      {p.trace && <TraceImage trace={p.trace} opacity={0.55} />}
       {widest && widest.gap >= BARE_FROM && !p.trace && (
         <path
           d={wedge(widest.middle - widest.gap / 2 + 4, widest.middle + widest.gap / 2 - 4, reach * 0.86)}

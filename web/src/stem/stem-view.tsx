@@ -2,6 +2,7 @@ import { useState, type PointerEvent } from 'react';
 import { isAlive, placesOf, stemAt, type ChopCut, type StemRecord, type WireLaid } from '@gonimos/core/stem';
 import { length } from '../common/units';
 import type { Spot, Trace } from '../drawings/trace';
+import { TraceImage } from '../drawings/trace-image';
 import { Part, Wires, type Layout } from './part-shapes';
 
 interface Props {
@@ -186,16 +187,7 @@ export function StemView(p: Props) {
       aria-label={`The stem from the front: ${length(record.height)} high, ${record.parts.length} parts. Tap a height to add one`}
       onPointerDown={tapped}
     >
-      {p.trace && (
-        <image
-          href={p.trace.url}
-          x={p.trace.middle.x - p.trace.width / 2}
-          y={-p.trace.middle.y - (p.trace.width * p.trace.ratio) / 2}
-          width={p.trace.width}
-          height={p.trace.width * p.trace.ratio}
-          opacity={0.75}
-        />
-      )}
+      {p.trace && <TraceImage trace={p.trace} opacity={0.75} />}
       <Heights l={l} record={record} finished={finished} band={p.band} />
       <Trunk l={l} record={record} cutAt={p.cutAt} />
       {record.parts

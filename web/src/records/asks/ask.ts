@@ -85,3 +85,10 @@ export interface Ask {
 }
 
 export const NUMBER = { className: 'input', inputMode: 'numeric' as const, autoComplete: 'off' };
+
+/** Lines that were typed, one each; empty ones are none. */
+export const linesOf = (text: string | undefined): string[] =>
+  (text ?? '')
+    .split('\n')
+    .map((l) => l.trim())
+    .filter((l) => l !== '');

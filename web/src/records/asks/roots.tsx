@@ -2,7 +2,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Field } from '../../common/field';
 import { typed } from '../../common/numbers';
-import { NUMBER, type Ask, type Inputs } from './ask';
+import { linesOf, NUMBER, type Ask, type Inputs } from './ask';
 
 const CLASSES = ['A', 'B', 'C'] as const;
 
@@ -54,10 +54,7 @@ export const roots: Ask = {
   ),
   told: (v) => {
     const took = typed(v.took);
-    const left = (v.left ?? '')
-      .split('\n')
-      .map((l) => l.trim())
-      .filter((l) => l !== '');
+    const left = linesOf(v.left);
     const classes = CLASSES.some((c) => typed(v[c]) !== undefined)
       ? { A: typed(v.A) ?? 0, B: typed(v.B) ?? 0, C: typed(v.C) ?? 0 }
       : null;

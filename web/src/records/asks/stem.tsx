@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { Field } from '../../common/field';
 import { typed } from '../../common/numbers';
-import { NUMBER, type Ask } from './ask';
+import { linesOf, NUMBER, type Ask } from './ask';
 
 /** What went of stem and crown, and what was left: filled by the stem bench, or told by hand. */
 export const stem: Ask = {
@@ -33,10 +33,7 @@ export const stem: Ask = {
   ),
   told: (v) => {
     const took = typed(v.took);
-    const left = (v.left ?? '')
-      .split('\n')
-      .map((l) => l.trim())
-      .filter((l) => l !== '');
+    const left = linesOf(v.left);
     if (took === undefined && left.length === 0 && !v.drawnId) return null;
     return { drawnId: v.drawnId || null, took: took === undefined ? null : took / 100, left };
   },
