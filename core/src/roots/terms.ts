@@ -49,5 +49,7 @@ export function termsOf(
     into && !into.shared && into.wall !== 'ground'
       ? roomIn(into, record.front, decided.aside, decided.behind)
       : null;
-  return { school, ring: FREE_RING[kind.pace].value, room, overruled: overrules(decided.overruled) };
+  // over a rock roots run down, whatever the school has on the level
+  const angle = record.under?.kind === 'rock' ? 'descending' : school;
+  return { school: angle, ring: FREE_RING[kind.pace].value, room, overruled: overrules(decided.overruled) };
 }

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { facesOf, type Root, type RootRecord } from '@gonimos/core/roots';
+import { facesOf, planCuts, termsOf, type Root, type RootRecord } from '@gonimos/core/roots';
+import { taxon } from '@gonimos/core/taxa';
 
 const root = (id: string, azimuth: number, diameter: number): Root => ({
   id,
@@ -84,5 +85,20 @@ describe('sides of a rock', () => {
         },
       ),
     );
+  });
+
+  it('over a rock roots that run down are kept where they are; on the level the flat school takes to them', () => {
+    const maple = taxon('acer-campestre');
+    const none = { overruled: [], container: null, aside: 0, behind: 0 };
+    const roots = [20, 95, 170, 245, 320].map((azimuth, i) => root('abcde'[i], azimuth, 4));
+    const acts = (record: RootRecord) =>
+      planCuts(record, termsOf(maple, 'flat', null, record, none), 0.6)!.choices.map((c) => c.action);
+    expect(new Set(acts(onRock(roots)))).to.deep.equal(new Set(['keep']));
+    expect(termsOf(maple, 'flat', null, onRock(roots), none).school).to.equal('descending');
+    const level = { ...onRock(roots), under: null };
+    expect(termsOf(maple, 'flat', null, level, none).school).to.equal('flat');
+    const points = (record: RootRecord) =>
+      planCuts(record, termsOf(maple, 'flat', null, record, none), 0)!.score.now;
+    expect(points(level), 'steep roots on the level').to.be.below(points(onRock(roots)));
   });
 });

@@ -105,7 +105,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   );
   const limit = decided.limit ?? bench.limit.share;
   const { plan, none, stale, trade, poses } = usePlan(record, terms, limit, bench.limit.share);
-  const measures = measure(record, bench.school);
+  const measures = measure(record, terms.school);
   const fits = plan !== null && plan.choices.length === record.roots.length;
   const numbers = new Map(fits ? plan.cuts.map((c, i) => [c.id, i + 1]) : []);
   const chosen = record.roots.find((r) => r.id === drawing.chosen);

@@ -254,7 +254,7 @@ describe('a walk through a wired batch', () => {
     const { on, tend } = p.record()!.details.fittings!;
     expect(tend).to.deep.include({ stays: 2, off: 38 });
     expect(on).to.have.length(1);
-    expect(on![0]).to.deep.include(line);
+    expect(on[0]).to.deep.include(line);
   });
 
   it('wire that was decided and is not put on today is left out', async () => {
@@ -268,7 +268,7 @@ describe('a walk through a wired batch', () => {
     await p.user.click(p.getByRole('checkbox', { name: 'wire a' }));
     await p.send();
     await p.until(() => expect(p.record()).to.not.equal(undefined));
-    expect(p.record()!.details.fittings!.on!.map((f) => f.note)).to.deep.equal(['b']);
+    expect(p.record()!.details.fittings!.on.map((f) => f.note)).to.deep.equal(['b']);
   });
 
   it('a tie-down does not spring back, and is not asked whether it did', async () => {
