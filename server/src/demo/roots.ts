@@ -202,7 +202,7 @@ const DRAWN: readonly Drawn[] = [
           ['b', 95, 4.2, 70, 0, 56],
           ['c', 170, 5, 66, -2, 52],
           ['d', 245, 3.8, 60, -1, 55],
-          ['e', 320, 1.6, 48, -3, 58, { note: 'thin face: a shoot above it is left to feed it' }],
+          ['e', 320, 1.6, 48, -1, 58, { note: 'thin face: a shoot above it is left to feed it' }],
         ],
         note: 'on the long stone, five roots down its folds',
       },
