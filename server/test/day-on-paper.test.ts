@@ -42,14 +42,6 @@ describe('the day on paper', () => {
 
   it('a bench sheet says of every open step what, where, how and by when, with its cautions and what to carry', async () => {
     const { due, ready } = await w.v.get<Round>('/round?most=200');
-    // other tests run beside this one: the quickest of three tells what it takes by itself
-    const took: number[] = [];
-    for (let i = 0; i < 3; i++) {
-      const from = performance.now();
-      await sheet();
-      took.push(performance.now() - from);
-    }
-    expect(Math.min(...took)).to.be.below(2000);
     const answer = await sheet();
     expect([answer.statusCode, answer.headers['content-type']]).to.deep.equal([200, 'application/pdf']);
     const text = read(answer.rawPayload).replace(/\s+/g, ' ');
@@ -141,6 +133,25 @@ describe('the day on paper', () => {
     );
     expect((await w.v.send('GET', '/printer/labels/9999')).statusCode).to.equal(404);
   });
+
+  it('the sheet of forty steps and more, each told in full, is there within two seconds', async () => {
+    for (let i = 0; i < 24; i++) await w.ready();
+    await must(w.v.post('/demo/calendar', { id: id(), days: 14 }));
+    const { due } = await w.v.get<Round>('/round?most=200');
+    expect(due.length).to.be.at.least(40);
+    // other tests run beside this one: the quickest of three tells what it takes by itself
+    const took: number[] = [];
+    for (let i = 0; i < 3; i++) {
+      const from = performance.now();
+      await sheet();
+      took.push(performance.now() - from);
+    }
+    console.log(`      a sheet of ${due.length} steps: ${Math.round(Math.min(...took))} ms`);
+    expect(Math.min(...took)).to.be.below(2000);
+    const text = read((await sheet()).rawPayload).replace(/\s+/g, ' ');
+    expect(text).to.contain(`${due.length} steps`);
+    for (const s of due) expect(text, s.code).to.contain(`${s.code} ${s.title}`.slice(0, 40));
+  }).timeout(60_000);
 
   it('what cannot be printed is refused by field, and a printer that is off is told', async () => {
     const refused = async (body: object) => (await w.v.post('/labels/print', body)).statusCode;
