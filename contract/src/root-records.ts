@@ -1,6 +1,8 @@
 import { ACTIONS, crossesItself, FAULTS, lineOf, UNDERS, type Action, type Fault } from '@gonimos/core/roots';
 import type { Protocol, Root, RootAngle, RootPoint } from '@gonimos/core/roots';
 import { array, boolean, string, type InferType } from 'yup';
+import type { StemDrawn } from './stem-records.ts';
+import { lean, offMiddle, type StanceRow } from './stance.ts';
 import { body, containerId, date, id, measure, noneOf, text, version } from './fields.ts';
 
 /** Most roots that are drawn of one plant. */
@@ -110,8 +112,9 @@ const decided = body({
     .default([]),
   /** goes into, and where in it the trunk is to stand, mm from the middle */
   container: containerId().nullable().default(null),
-  aside: measure(-1000, 1000, 'mm').default(0),
-  behind: measure(-1000, 1000, 'mm').default(0),
+  aside: offMiddle(),
+  behind: offMiddle(),
+  lean: lean(),
   /** help for bare sides that is given at this sitting, in words, to be looked at next time */
   remedies: array(text(200).required()).max(12, 'at most 12 lines').default([]),
 });
@@ -170,4 +173,8 @@ export interface RootBench {
   /** when what is put on the roots today has to be looked at */
   heldUntil: string;
   protocol: Protocol;
+  /** stems as they were last drawn, by the name of the plant */
+  stems: StemDrawn[];
+  /** how each plant was last decided to stand, on this bench or at its stem */
+  stances: StanceRow[];
 }

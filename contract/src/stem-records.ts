@@ -1,4 +1,5 @@
 import type { LabStart } from '@gonimos/core/lab';
+import type { RootRecord } from '@gonimos/core/roots';
 import {
   CHOP_WAYS,
   FEEDS,
@@ -14,15 +15,16 @@ import {
   type Move,
   type Role,
   type Vitality,
-  type RootSeen,
   type Sprouts,
   type StemPartKind,
   type StemRecord,
   type StemWire,
   type StyleId,
 } from '@gonimos/core/stem';
+import type { Lean } from '@gonimos/core/stance';
 import { GAUGES, METALS, type Metal } from '@gonimos/core/wire';
 import { array, string, type AnyObject, type InferType, type ObjectSchema } from 'yup';
+import { lean, offMiddle, type StanceRow } from './stance.ts';
 import { body, date, id, measure, noneOf, text, version } from './fields.ts';
 
 /** Most parts that are told of one stem. */
@@ -30,6 +32,8 @@ const PARTS_MOST = 80;
 const GIRTHS_MOST = 12;
 /** As many as go into the register at once. */
 const WIRES_MOST = 40;
+/** Sides that are left open as fronts. */
+const FRONTS_MOST = 4;
 
 const height = () => measure(0, 20_000, 'mm').required('is missing');
 
@@ -116,6 +120,13 @@ const decided = body({
   /** where it is to be cut, mm; null: not decided */
   cutAt: measure(1, 20_000, 'mm').nullable().default(null),
   wires: array(wire).max(WIRES_MOST, `at most ${WIRES_MOST} wires`).default([]),
+  aside: offMiddle(),
+  behind: offMiddle(),
+  lean: lean(),
+  /** sides that may be the front besides the one that is drawn, degrees: decided another time */
+  fronts: array(measure(0, 360, '°').required())
+    .max(FRONTS_MOST, `at most ${FRONTS_MOST} fronts`)
+    .default([]),
 });
 
 /** Wires are on parts that are there. */
@@ -157,6 +168,14 @@ export interface StemRecordRow {
   by: string;
 }
 
+/** A stem as it was last drawn. */
+export interface StemDrawn {
+  label: string;
+  record: StemRecord;
+  /** finished height, mm; null: not thought of yet */
+  finished: number | null;
+}
+
 /** Everything the stem's page needs to know of a cohort. */
 export interface StemBench {
   records: StemRecordRow[];
@@ -168,7 +187,11 @@ export interface StemBench {
   /** how the kind breaks below a cut, by the library and by what was seen here */
   sprouts: Sprouts;
   /** roots as they were last drawn, by the name of the plant that was drawn */
-  roots: { label: string; roots: RootSeen[] }[];
+  roots: { label: string; on: string; record: RootRecord; lean: Lean | null }[];
+  /** how each plant was last decided to stand, at this bench or at its roots */
+  stances: StanceRow[];
+  /** what it stands in */
+  container: string;
   /** the next work on stem and crown that the course has; null: none */
   step: {
     key: string;

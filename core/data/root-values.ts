@@ -33,6 +33,8 @@ export const POINTS = {
   /** turning and pinning a root */
   moved: cp(0.15, 'points'),
   splitting: cp(0.3, 'points'),
+  /** a root as thick as `THICK` that comes straight at the viewer */
+  atViewer: cp(1.5, 'points'),
   /** a whole circle bare; grows with the square of the gap */
   gap: cp(12, 'points'),
   /** neighbours of which one is e times the other */
@@ -43,6 +45,10 @@ export const POINTS = {
 
 /** Neighbours closer than this stand double, degrees. */
 export const TIGHT = cp(12, '°');
+/** A root within so many degrees of the front comes straight at the viewer. */
+export const AT_VIEWER = cp(20, '°');
+/** From this on a root is seen first, of the trunk. */
+export const THICK = cp(0.3, 'of the trunk');
 /** Neighbours that differ by less are even enough: natural log of the ratio of their strengths. */
 export const EVEN_ENOUGH = 0.5;
 /** More than this counts no further. */

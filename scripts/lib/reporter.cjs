@@ -3,7 +3,7 @@
  * for the last line of the test command.
  */
 const { writeFileSync } = require('node:fs');
-const { relative } = require('node:path');
+const path = require('node:path');
 const { reporters, Runner } = require('mocha');
 
 const { EVENT_HOOK_END, EVENT_RUN_END, EVENT_TEST_END } = Runner.constants;
@@ -25,7 +25,7 @@ module.exports = class extends reporters.Spec {
       writeFileSync(process.env.GONIMOS_TEST_COUNTS, JSON.stringify({ passes, failures }));
       const slow = [...seconds].filter(([, s]) => s >= TOLD_FROM).toSorted((a, b) => b[1] - a[1]);
       for (const [file, s] of slow.slice(0, SLOWEST))
-        console.log(`${s.toFixed(1).padStart(7)} s  ${relative(process.cwd(), file)}`);
+        console.log(`${s.toFixed(1).padStart(7)} s  ${path.relative(process.cwd(), file)}`);
     });
   }
 };

@@ -128,14 +128,11 @@ describe('stem records', () => {
     await must(w.v.put(`/stem-records/${old.id}`, { ...sent, record: { ...change.record, parts } }));
     const after = await read();
     expect(after.records[0].record.parts[0].feeds).to.equal('roots');
-    expect(after.roots).to.deep.equal([
-      {
-        label: 'no. 1',
-        roots: [
-          { azimuth: 90, diameter: 5 },
-          { azimuth: 250, diameter: 5 },
-        ],
-      },
+    const [{ label, on, record: of, lean }] = after.roots;
+    expect([after.roots.length, label, on, lean]).to.deep.equal([1, 'no. 1', '2037-03-08', null]);
+    expect(of.roots.map((r) => [r.azimuth, r.diameter])).to.deep.equal([
+      [90, 5],
+      [250, 5],
     ]);
     await refusal(
       w.v.post('/stem-records', drawn({ record: record({ parts: [part('a', 60, { feeds: 'roots' })] }) })),

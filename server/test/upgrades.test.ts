@@ -39,6 +39,7 @@ const RELEASED: Record<string, string> = {
   '024-batches.ts': 'c8444d605c409ec4e1028d285b8ee45f4294476bbd3e8d19e014a70ad49aea6c',
   '025-groups.ts': 'bb18981109731923c0abdea444e8e9594f2aeaead9ed030167078ea2cb57c856',
   '026-step-wants.ts': '249e314868e14a7663e9b9be013f30c82471badb7261b49539b026f78838d84b',
+  '027-drawing-changed.ts': '3033c9866814027ee54d0134f16913cc425a413a20d4f63b9b4f1698df0b27e7',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */

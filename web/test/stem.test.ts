@@ -178,6 +178,6 @@ describe('drawing a stem', () => {
     };
     expect(wholeRecord(old)).to.deep.equal(record);
     const { wires: _, ...before } = NOTHING_DECIDED;
-    expect(wholeDecided(before as typeof NOTHING_DECIDED)).to.deep.equal(NOTHING_DECIDED);
+    expect(wholeDecided(before)).to.deep.equal(NOTHING_DECIDED);
   });
 });

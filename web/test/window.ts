@@ -1,8 +1,31 @@
 import { JSDOM } from 'jsdom';
+import { Worker as Thread } from 'node:worker_threads';
 
 /** The window of the tests of screens: it is imported before anything of the interface. */
 declare global {
   var IS_REACT_ACT_ENVIRONMENT: boolean;
+}
+
+/** A worker is a thread that runs the very file a browser would. */
+class ThreadWorker {
+  readonly #thread: Thread;
+  constructor(url: URL) {
+    this.#thread = new Thread(new URL('./thread.mjs', import.meta.url), {
+      workerData: url.href,
+    });
+    // a test that has ended waits for no thread
+    this.#thread.unref();
+  }
+  addEventListener(type: string, listener: (e: { data: unknown }) => void): void {
+    if (type === 'message') this.#thread.on('message', (data) => listener({ data }));
+  }
+  removeEventListener(): void {}
+  postMessage(message: unknown): void {
+    this.#thread.postMessage(message);
+  }
+  terminate(): void {
+    void this.#thread.terminate();
+  }
 }
 
 /** Makes a browser's window the global one of this process: screens read it while they are loaded. */
@@ -37,6 +60,7 @@ function openWindow(): void {
       addEventListener: () => undefined,
       removeEventListener: () => undefined,
     }) as unknown as MediaQueryList;
+  globalThis.Worker = ThreadWorker as unknown as typeof Worker;
   globalThis.ResizeObserver = class {
     observe(): void {}
     unobserve(): void {}

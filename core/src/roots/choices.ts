@@ -1,4 +1,5 @@
 import {
+  AT_VIEWER,
   BENDS,
   CALLUS,
   CLEARANCE,
@@ -6,9 +7,10 @@ import {
   POINTS,
   SHORTENED,
   SHORTEST,
+  THICK,
   TURNS,
 } from '../../data/root-values.ts';
-import { turned } from '../stats/index.ts';
+import { turned, turnTo } from '../stats/index.ts';
 import {
   along,
   crossingOf,
@@ -70,6 +72,8 @@ export interface Terms {
   room: Room | null;
   /** actions that are thought of; all where none are named */
   only?: readonly Action[];
+  /** direction the front looks to where it was decided, degrees; none: no side is the front yet */
+  front?: number | null;
   /** what the grower has decided for roots, by id: the rest is solved around it */
   overruled?: Readonly<Record<string, Overrule>>;
 }
@@ -158,6 +162,15 @@ function against(w: Weighed, length: number, turn: number): Term[] {
     : [{ label: 'folded at the wall', points: -POINTS.folded.value }];
 }
 
+/** A root that comes straight at the viewer, the more so the thicker it is. */
+function atFront(w: Weighed, turn: number): Term[] {
+  const { front } = w.terms;
+  if (front == null || isDownward(w.root) || w.root.faults.includes('dead')) return [];
+  if (Math.abs(turnTo(w.root.azimuth + turn, front)) > AT_VIEWER.value) return [];
+  const thick = Math.min(1, w.root.diameter / (THICK.value * w.record.trunk));
+  return [{ label: 'straight at the viewer', points: -POINTS.atViewer.value * thick }];
+}
+
 const costOf = (share: number): number => Math.ceil(Math.min(1, share) * 1000 - 1e-9);
 
 /** Feeders left on a root, as a term. */
@@ -172,6 +185,7 @@ function kept(w: Weighed, with_: Pick<Choice, 'action' | 'length' | 'turn' | 'be
   const terms = [
     ...standing(w, with_.bend),
     ...against(w, with_.length, with_.turn),
+    ...atFront(w, with_.turn),
     ...feeds(w, part),
     ...moved,
   ];

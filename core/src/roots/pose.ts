@@ -1,5 +1,4 @@
 import { SHORTEST } from '../../data/root-values.ts';
-import { turnTo } from '../stats/index.ts';
 import type { Terms } from './choices.ts';
 import { ofHundred } from './apply.ts';
 import { isDownward, type Root, type RootRecord } from './record.ts';
@@ -88,42 +87,4 @@ export function comparePoses(record: RootRecord, terms: Terms, limit: number): P
   const { height } = upright[0].pose;
   const tilted = best(TILTS.flatMap((tilt) => WAYS.map((towards) => answer({ height, tilt, towards }))));
   return [...upright, ...tilted.slice(0, 3)].sort((a, b) => b.points - a.points);
-}
-
-export interface FrontAnswer {
-  /** direction the front looks to, degrees */
-  front: number;
-  points: number;
-  words: string;
-}
-
-/** Straight at the viewer within so many degrees. */
-const AT_VIEWER = 20;
-const SIDE = 50;
-
-/** Fronts compared: broad to both sides, no thick root straight at the viewer, the bare side behind. Common practice, no source. */
-export function compareFronts(record: RootRecord): FrontAnswer[] {
-  const roots = record.roots.filter((r) => !isDownward(r));
-  const all = roots.reduce((sum, r) => sum + r.diameter ** 2, 0) || 1;
-  const share = (of: readonly Root[]) => of.reduce((sum, r) => sum + r.diameter ** 2, 0) / all;
-  const within = (middle: number, by: number) =>
-    roots.filter((r) => Math.abs(turnTo(r.azimuth, middle)) <= by);
-  return Array.from({ length: 24 }, (_, i) => i * 15)
-    .map((front) => {
-      const viewer = share(within(front, AT_VIEWER));
-      const right = share(within(front + 270, SIDE));
-      const left = share(within(front + 90, SIDE));
-      const bare = within(front, 60).length === 0 ? 0.6 : 0;
-      const points = 2 * Math.min(left, right) - 1.5 * viewer - bare;
-      const words =
-        bare > 0
-          ? 'bare towards the viewer'
-          : viewer > 0.25
-            ? 'a thick root straight at the viewer'
-            : Math.min(left, right) > 0.15
-              ? 'broad to both sides'
-              : 'stronger on one side';
-      return { front, points, words };
-    })
-    .sort((a, b) => b.points - a.points || a.front - b.front);
 }

@@ -1,4 +1,5 @@
 import { container, hasContainer } from '../containers/index.ts';
+import type { Lean } from '../stance/index.ts';
 import { FREE_RING, type Taxon } from '../taxa/index.ts';
 import type { RootAngle } from './schools.ts';
 import type { Overrule, Terms } from './choices.ts';
@@ -19,6 +20,8 @@ export interface DecidedTerms {
   container: string | null;
   aside: number;
   behind: number;
+  /** how it leans, once it was decided how it stands; null, or kept before it was asked: not yet */
+  lean?: Lean | null;
 }
 
 /** What was decided by root, as the solver takes it. */
@@ -51,5 +54,11 @@ export function termsOf(
       : null;
   // over a rock roots run down, whatever the school has on the level
   const angle = record.under?.kind === 'rock' ? 'descending' : school;
-  return { school: angle, ring: FREE_RING[kind.pace].value, room, overruled: overrules(decided.overruled) };
+  return {
+    school: angle,
+    ring: FREE_RING[kind.pace].value,
+    room,
+    front: decided.lean ? record.front : null,
+    overruled: overrules(decided.overruled),
+  };
 }

@@ -1,3 +1,4 @@
+import { AT_VIEWER } from '../../data/root-values.ts';
 import { atViewer } from './branches.ts';
 import { isShoot, sideBetween, type StemPart, type StemRecord } from './record.ts';
 import type { RootSeen } from './sacrifice.ts';
@@ -12,11 +13,20 @@ const SEEN = 60;
 const SIDE = [50, 130] as const;
 /** The lowest part of the crown, of the finished height: there the first and the back branch are looked for. */
 const LOW = 0.6;
-/** A root within so many degrees comes straight at the viewer. */
-const AT_VIEWER = 25;
+/** No root within so many degrees of the front: bare towards the viewer. */
+const BARE = 60;
 
 /** What speaks for a front or against it, points. Common practice, no source. */
-const WORTH = { viewer: 2, side: 1.5, back: 1, balance: 1.5, roots: 2, rootAtViewer: 1.5, stub: 1 } as const;
+const WORTH = {
+  viewer: 2,
+  side: 1.5,
+  back: 1,
+  balance: 1.5,
+  roots: 2,
+  rootAtViewer: 1.5,
+  bare: 0.6,
+  stub: 1,
+} as const;
 
 export interface Front {
   /** degrees from the compass mark */
@@ -65,7 +75,11 @@ function termsOf(record: StemRecord, finished: number, roots: readonly RootSeen[
     },
     {
       label: 'a root straight at the viewer',
-      points: -WORTH.rootAtViewer * share((r) => sideBetween(r.azimuth, front) < AT_VIEWER),
+      points: -WORTH.rootAtViewer * share((r) => sideBetween(r.azimuth, front) <= AT_VIEWER.value),
+    },
+    {
+      label: 'bare of roots towards the viewer',
+      points: strength > 0 && share((r) => sideBetween(r.azimuth, front) <= BARE) === 0 ? -WORTH.bare : 0,
     },
     {
       label: 'stubs that are seen',

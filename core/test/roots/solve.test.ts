@@ -68,6 +68,14 @@ describe('plan of cuts: the solver', () => {
     }
   });
 
+  it('equals exhaustive search where the front was decided, on 60 records', () => {
+    for (let seed = 1; seed <= 60; seed++) {
+      const record = randomRecord(300 + seed, 2 + (seed % 4));
+      const terms: Terms = { ...TERMS, front: (seed * 37) % 360 };
+      sameAsExhaustive(record, terms, [0.15, 0.4, 0.8][seed % 3], `front, seed ${seed}`);
+    }
+  });
+
   it('never takes more than the limit, and a higher limit never lowers the score', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const record = randomRecord(900 + seed, 3 + (seed % 10), seed % 2);

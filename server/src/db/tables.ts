@@ -471,6 +471,7 @@ export interface DrawingRow {
   personId: string | null;
   withdrawn: boolean;
   createdAt: Date;
+  changedAt: Date;
 }
 
 export interface RoutineRow {

@@ -223,7 +223,15 @@ export const roots: Chapter = () =>
           label,
           on,
           note,
-          decided: { limit: null, overruled: [], container: null, aside: 0, behind: 0, remedies: [] },
+          decided: {
+            limit: null,
+            overruled: [],
+            container: null,
+            aside: 0,
+            behind: 0,
+            lean: null,
+            remedies: [],
+          },
           record: {
             trunk,
             front,

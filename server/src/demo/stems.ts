@@ -52,8 +52,21 @@ const wire = (part: string, other: string): NewStemRecord['decided']['wires'][nu
   with: other,
 });
 
+/** What nobody decided about a stem. */
+const UNDECIDED: NewStemRecord['decided'] = {
+  finished: null,
+  style: 'usual',
+  way: null,
+  cutAt: null,
+  wires: [],
+  aside: 0,
+  behind: 0,
+  lean: null,
+  fronts: [],
+};
+
 /**
- * Stems: a maple that is to be cut this spring, a pine with two sacrifices, a cornel whose cut is closing, one of its kin
+ * Stems: a maple that is to be cut this spring, with two sides that may be its front, a pine with two sacrifices, a cornel whose cut is closing, one of its kin
  * whose low branch feeds its weak side, and a parent that keeps one for the next layer.
  */
 const DRAWN: readonly Drawn[] = [
@@ -77,7 +90,7 @@ const DRAWN: readonly Drawn[] = [
           ['e', 'stub', 300, 300, 9, { note: 'die-back of 2035, off this spring' }],
           ['f', 'branch', 520, 80, 12],
         ],
-        decided: { finished: 420, wires: [wire('a', 'd')] },
+        decided: { finished: 420, wires: [wire('a', 'd')], fronts: [310] },
         note: 'cut this spring, to b if nothing speaks against it',
       },
     ],
@@ -196,7 +209,7 @@ export const stems: Chapter = () =>
           on,
           note,
           record: { base, height, front: 180, girths, parts: parts.map(partOf) },
-          decided: { finished: null, style: 'usual', way: null, cutAt: null, wires: [], ...decided },
+          decided: { ...UNDECIDED, ...decided },
         }),
     })),
   );

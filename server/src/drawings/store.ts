@@ -44,6 +44,11 @@ export const readDrawings = <Row>(sql: Sql, table: DrawingTable, cohortId: strin
     .where({ 'r.cohortId': cohortId })
     .orderBy([{ column: 'r.onDate' }, { column: 'r.createdAt' }]);
 
+/** The last drawing of each plant; `rows`: oldest first. */
+export const lastOfEach = <Row extends { label: string }>(rows: readonly Row[]): Row[] => [
+  ...new Map(rows.map((r) => [r.label, r])).values(),
+];
+
 export async function insertDrawing(
   sql: Sql,
   table: DrawingTable,
@@ -70,7 +75,7 @@ async function atVersion(
 ): Promise<void> {
   const changed = await sql(table)
     .where({ id, version, withdrawn: false })
-    .update({ ...change, version: version + 1 });
+    .update({ ...change, version: version + 1, changedAt: new Date() });
   if (changed > 0) return;
   throw conflict('The drawing was changed meanwhile.', await query(sql, table).where({ 'r.id': id }).first());
 }

@@ -1,11 +1,13 @@
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
+import type { StemRecordRow } from '@gonimos/contract/stem-records';
 import { container } from '@gonimos/core/containers';
 import { rootAngle } from '@gonimos/core/programmes';
 import { protocolFor } from '@gonimos/core/roots';
 import { taxon, toleranceOf } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import type { Sql } from '../db/index.ts';
-import { readDrawings } from '../drawings/store.ts';
+import { readStances } from '../drawings/stances.ts';
+import { lastOfEach, readDrawings } from '../drawings/store.ts';
 import type { CohortFacts } from '../facts/facts.ts';
 import { biteOf } from '../fittings/bites.ts';
 import { notFound } from '../http/problem.ts';
@@ -67,6 +69,10 @@ export async function readRootBench(
       ? { key: step.key, title: step.title, opens: step.opens!, closes: step.closes!, ready: step.ready }
       : null,
     container: step?.container ?? cohort.container,
+    stems: lastOfEach(await readDrawings<StemRecordRow>(sql, 'stem_record', cohortId)).map(
+      ({ label, record, decided }) => ({ label, record, finished: decided.finished ?? null }),
+    ),
+    stances: await readStances(sql, cohortId),
     heldUntil: biteOf(facts, planning, 'base').due,
     protocol: protocolFor({
       group: kind.group,

@@ -14,19 +14,11 @@ import type { RootRecordRow } from '@gonimos/contract/root-records';
 import { sproutsOf, type ChopWay } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { drawingRoutes } from '../drawings/routes.ts';
-import { readDrawings } from '../drawings/store.ts';
+import { readStances } from '../drawings/stances.ts';
+import { lastOfEach, readDrawings } from '../drawings/store.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
 import { nextStemWork, readHeld, readLeft, readSprouts } from './store.ts';
-
-/** The roots of each plant as they were last drawn; `rows`: oldest first. */
-function lastRoots(rows: readonly RootRecordRow[]): StemBench['roots'] {
-  const last = new Map(rows.map((r) => [r.label, r.record.roots]));
-  return [...last].map(([label, roots]) => ({
-    label,
-    roots: roots.map(({ azimuth, diameter }) => ({ azimuth, diameter })),
-  }));
-}
 
 /** Stems as they were seen, and what a cut is planned with. */
 export function stemRoutes(app: FastifyInstance): void {
@@ -46,7 +38,11 @@ export function stemRoutes(app: FastifyInstance): void {
         way: chosen('chop', levels).option as ChopWay,
         wounds: chosen('wounds', levels).option,
         sprouts: sproutsOf(taxon(facts.taxonId), await readSprouts(app.db, facts.taxonId)),
-        roots: lastRoots(await readDrawings<RootRecordRow>(app.db, 'root_record', p.id)),
+        roots: lastOfEach(await readDrawings<RootRecordRow>(app.db, 'root_record', p.id)).map(
+          ({ label, on, record, decided }) => ({ label, on, record, lean: decided.lean ?? null }),
+        ),
+        stances: await readStances(app.db, p.id),
+        container: facts.container,
         step: await nextStemWork(app.db, p.id),
         left: await readLeft(app.db, p.id),
         held: await readHeld(app.db, facts.taxonId),

@@ -15,6 +15,7 @@ import {
 import type { LabStart } from '@gonimos/core/lab';
 import { blendOf, recipeFor } from '@gonimos/core/mixes';
 import type { RootRecord } from '@gonimos/core/roots';
+import type { Stance } from '@gonimos/core/stance';
 import { taxon } from '@gonimos/core/taxa';
 import { percent } from '@gonimos/core/words';
 import { useRegister } from '../cohorts/queries';
@@ -73,6 +74,8 @@ interface HeldProps {
   cohort: CohortRow;
   start: LabStart;
   record: RootRecord | null;
+  /** how it was last decided to stand; null: not yet */
+  stance: Stance | null;
   goal: number | null;
   stock: readonly StockRow[];
 }
@@ -100,13 +103,14 @@ function Chain({ start, from, goal }: { start: LabStart; from: string; goal: num
   );
 }
 
-function Held({ cohort, start, record, goal, stock }: HeldProps) {
+function Held({ cohort, start, record, stance, goal, stock }: HeldProps) {
   const kind = taxon(cohort.taxonId);
   const [t, setT] = useState<Typed>(() => {
     const across = ballOf(cohort.container);
     const depth = record ? ballDepth(reachOfRoots(record)) : Math.min(120, across * 0.6);
     const height = Math.round(start.height ?? start.caliper * 40);
-    const set = { crown: 100, front: record?.front ?? 180, aside: 0, behind: 0, roomy: false };
+    const { front, aside, behind } = stance ?? { front: record?.front ?? 180, aside: 0, behind: 0 };
+    const set = { crown: 100, front, aside, behind, roomy: false };
     return { across, depth: Math.round(depth), height, ...set };
   });
   const set = (more: Partial<Typed>) => setT((was) => ({ ...was, ...more }));
@@ -204,11 +208,13 @@ function Fitted({ cohort }: { cohort: CohortRow }) {
   const stock = useStock();
   if (!lab.data || !roots.data || !stock.data)
     return <Loading error={lab.error ?? roots.error ?? stock.error} />;
+  const last = roots.data.records.at(-1);
   return (
     <Held
       cohort={cohort}
       start={lab.data.start}
-      record={roots.data.records.at(-1)?.record ?? null}
+      record={last?.record ?? null}
+      stance={roots.data.stances.find((s) => s.label === (last?.label ?? s.label)) ?? null}
       goal={lab.data.goal}
       stock={stock.data}
     />

@@ -34,6 +34,9 @@ import { PasteSheet } from './paste-sheet';
 import { useRootBench } from './queries';
 import { RootFields } from './root-fields';
 import { Series } from './series';
+import { OtherFronts } from './other-fronts';
+import { DecidedElsewhere, stanceOf } from '../stem/stance';
+import { standing } from './stand';
 import { Surface } from './surface';
 import { PlantFields } from './tools';
 import { useDrawing } from './use-drawing';
@@ -96,6 +99,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
   const { drawing, act, row } = at;
   const { record, decided } = drawing;
+  const stance = stanceOf(record.front, decided);
   const [pasting, setPasting] = useState(false);
   // as it was when its sheet was opened: the course goes on with the record, and with it the next step
   const [working, setWorking] = useState<Working | null>(null);
@@ -148,6 +152,13 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
               <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
             </div>
           )}
+          <DecidedElsewhere
+            stances={bench.stances}
+            label={at.label}
+            own={stance}
+            today={today}
+            onTake={(to) => act(standing(drawing, to))}
+          />
           <Surface
             cohort={cohort}
             drawing={drawing}
@@ -193,6 +204,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
               poses={poses}
               act={act}
             />
+            {record.roots.length > 1 && <OtherFronts at={at} bench={bench} />}
             {before && <Since now={record} before={before} today={today} />}
           </div>
         </div>

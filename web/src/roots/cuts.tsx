@@ -9,7 +9,7 @@ import {
   type Trade,
 } from '@gonimos/core/roots';
 import { inUnits } from '../common/units';
-import { points } from './points';
+import { points } from '../common/points';
 import type { Act, Decided } from './drawing';
 
 const ACTION_WORDS: Record<Action, string> = {

@@ -16,6 +16,8 @@ export interface Drawing extends Sheet {
   redo: readonly Sheet[];
   /** id of the root that is in hand */
   chosen: string | null;
+  /** goes up when what stands in inputs is no longer what was typed: undone, done again, opened */
+  turned: number;
 }
 
 /** Thickness of a root drawn with a brush, in trunks, and how much fine root it carries. */
@@ -53,8 +55,12 @@ export const NOTHING_DECIDED: Decided = {
   container: null,
   aside: 0,
   behind: 0,
+  lean: null,
   remedies: [],
 };
+
+/** What was decided, with what is asked of it today. */
+export const wholeDecided = (decided: Partial<Decided>): Decided => ({ ...NOTHING_DECIDED, ...decided });
 
 export const emptyRecord = (trunk: number): RootRecord => ({
   trunk,
@@ -66,7 +72,15 @@ export const emptyRecord = (trunk: number): RootRecord => ({
   roots: [],
 });
 
-export const drawingOf = (sheet: Sheet): Drawing => ({ ...sheet, undo: [], redo: [], chosen: null });
+/** What lies on the bench is whole, also where it was left there before something was asked. */
+export const drawingOf = (sheet: Sheet): Drawing => ({
+  record: sheet.record,
+  decided: wholeDecided(sheet.decided),
+  undo: [],
+  redo: [],
+  chosen: null,
+  turned: 0,
+});
 
 const tenth = (x: number) => Math.round(x * 10) / 10;
 
@@ -139,6 +153,8 @@ export type Act =
   | { do: 'drop'; id: string }
   | { do: 'record'; record: RootRecord }
   | { do: 'decide'; decided: Partial<Decided> }
+  /** it is stood otherwise: what is typed of it is no longer what stands there */
+  | { do: 'stand'; record: RootRecord; decided: Partial<Decided> }
   | { do: 'overrule'; id: string; to: Overrule | null }
   | { do: 'undo' }
   | { do: 'redo' }
@@ -149,7 +165,7 @@ const UNDOS = 100;
 /** A step of drawing that can be undone. */
 function next(d: Drawing, more: Partial<Sheet>, chosen = d.chosen): Drawing {
   const undo = [...d.undo, { record: d.record, decided: d.decided }].slice(-UNDOS);
-  return { record: d.record, decided: d.decided, ...more, undo, redo: [], chosen };
+  return { record: d.record, decided: d.decided, ...more, undo, redo: [], chosen, turned: d.turned };
 }
 
 const withRoots = (d: Drawing, roots: Root[], chosen = d.chosen): Drawing =>
@@ -189,6 +205,10 @@ export function draw(d: Drawing, act: Act): Drawing {
       return next(d, { record: act.record });
     case 'decide':
       return next(d, { decided: { ...d.decided, ...act.decided } });
+    case 'stand': {
+      const stood = next(d, { record: act.record, decided: { ...d.decided, ...act.decided } });
+      return { ...stood, turned: d.turned + 1 };
+    }
     case 'overrule':
       return overruled(d, act.id, act.to);
     case 'undo': {
@@ -199,6 +219,7 @@ export function draw(d: Drawing, act: Act): Drawing {
         undo: d.undo.slice(0, -1),
         redo: [...d.redo, { record: d.record, decided: d.decided }],
         chosen: back.record.roots.some((r) => r.id === d.chosen) ? d.chosen : null,
+        turned: d.turned + 1,
       };
     }
     case 'redo': {
@@ -209,10 +230,11 @@ export function draw(d: Drawing, act: Act): Drawing {
         undo: [...d.undo, { record: d.record, decided: d.decided }],
         redo: d.redo.slice(0, -1),
         chosen: d.chosen,
+        turned: d.turned + 1,
       };
     }
     case 'open':
-      return drawingOf(act.sheet);
+      return { ...drawingOf(act.sheet), turned: d.turned + 1 };
   }
 }
 

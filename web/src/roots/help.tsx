@@ -2,7 +2,6 @@ import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import {
   boardPlan,
-  compareFronts,
   compassWord,
   posed,
   remediesFor,
@@ -11,12 +10,14 @@ import {
   type RootRecord,
   type Room,
 } from '@gonimos/core/roots';
+import { leanOn, UPRIGHT } from '@gonimos/core/stance';
 import { taxon } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
 import { Field } from '../common/field';
 import { NumberInput } from '../common/number-input';
 import { inUnits, length } from '../common/units';
 import type { Act, Decided } from './drawing';
+import { keptLean, rounded } from './stand';
 
 interface Props {
   cohort: Cohort;
@@ -73,18 +74,8 @@ const poseWords = ({ pose }: PoseAnswer): string =>
 
 const isAsDrawn = ({ pose }: PoseAnswer): boolean => pose.height === 0 && pose.tilt === 0;
 
-/** Heights and angles as they are typed: to a tenth of a millimetre, and whole degrees within what can be drawn. */
-const rounded = (record: RootRecord): RootRecord => ({
-  ...record,
-  roots: record.roots.map((r) => ({
-    ...r,
-    height: Math.round(r.height * 10) / 10,
-    angle: Math.max(-90, Math.min(90, Math.round(r.angle))),
-  })),
-});
-
-/** Planes, tilts and fronts side by side, with what each costs and keeps. */
-function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) {
+/** Planes and tilts side by side, with what each costs and keeps. */
+function Poses({ record, decided, poses, act }: Pick<Props, 'record' | 'decided' | 'poses' | 'act'>) {
   const [found, setFound] = useState<{ of: RootRecord; all: PoseAnswer[] } | null>(null);
   const [busy, setBusy] = useState(false);
   const compare = async () => {
@@ -92,7 +83,10 @@ function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) 
     setFound({ of: record, all: await poses() });
     setBusy(false);
   };
-  const fronts = compareFronts(record).slice(0, 3);
+  const take = ({ pose }: PoseAnswer) => {
+    const leant = pose.tilt === 0 ? {} : { lean: keptLean(leanOn(decided.lean ?? UPRIGHT, pose)) };
+    act({ do: 'stand', record: rounded(posed(record, pose)), decided: leant });
+  };
   return (
     <div className="grid gap-3">
       <button type="button" className="btn btn-sm w-fit" disabled={busy} onClick={() => void compare()}>
@@ -111,11 +105,7 @@ function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) 
                 </span>
               </span>
               {found.of === record && !isAsDrawn(a) && (
-                <button
-                  type="button"
-                  className="btn btn-sm"
-                  onClick={() => act({ do: 'record', record: rounded(posed(record, a.pose)) })}
-                >
+                <button type="button" className="btn btn-sm" onClick={() => take(a)}>
                   Take it<span className="sr-only"> {poseWords(a)}</span>
                 </button>
               )}
@@ -123,27 +113,6 @@ function Poses({ record, poses, act }: Pick<Props, 'record' | 'poses' | 'act'>) 
           ))}
         </ol>
       )}
-      <div>
-        <p className="font-semibold">Fronts</p>
-        <ul>
-          {fronts.map((f) => (
-            <li key={f.front} className="flex flex-wrap items-center justify-between gap-2">
-              <span>
-                {f.front}°, {compassWord(f.front)}: <span className="soft">{f.words}</span>
-              </span>
-              {f.front !== record.front && (
-                <button
-                  type="button"
-                  className="btn btn-sm"
-                  onClick={() => act({ do: 'record', record: { ...record, front: f.front } })}
-                >
-                  Take it
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-      </div>
     </div>
   );
 }
@@ -204,7 +173,7 @@ function Board({ record, room }: Pick<Props, 'record' | 'room'>) {
   );
 }
 
-/** What helps beyond cutting: bare sides, another plane or front, a board. */
+/** What helps beyond cutting: bare sides, another plane or tilt, a board. */
 export function Help(p: Props) {
   const fold = (title: string, inside: React.ReactNode) => (
     <details className="border-t border-base-300">
@@ -215,7 +184,7 @@ export function Help(p: Props) {
   return (
     <section aria-label="Beyond the cuts">
       {fold('Bare sides', <Remedies {...p} />)}
-      {fold('Another plane, tilt or front', <Poses {...p} />)}
+      {fold('Another plane or tilt', <Poses {...p} />)}
       {fold('On a board or tile', <Board {...p} />)}
     </section>
   );

@@ -4,24 +4,24 @@ import { centring, type RootRecord } from '@gonimos/core/roots';
 import { sideWords } from '@gonimos/core/stem';
 import { plural } from '@gonimos/core/words';
 import { Field } from '../common/field';
-import { NumberInput } from '../common/number-input';
 import { length } from '../common/units';
+import { StanceFields, stanceOf } from '../stem/stance';
 import type { useDrawing } from './use-drawing';
 
 type At = ReturnType<typeof useDrawing>;
 
-/** The pot it goes into, and where in it the trunk is to stand. */
+/** The pot it goes into, how it is to stand, and where in it. */
 export function PotFields({ at, bench }: { at: At; bench: RootBench }) {
-  const { decided } = at.drawing;
+  const { record, decided, turned } = at.drawing;
   const shown = decided.container ?? bench.container ?? '';
   const set = (more: Partial<typeof decided>) => at.act({ do: 'decide', decided: more });
   return (
     <details className="border-t border-base-300">
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">
-        The pot, and where the trunk stands in it
+        The pot, and how it stands in it
       </summary>
-      <div className="grid grid-cols-2 gap-3 pb-3">
-        <Field label="Goes into" className="col-span-2">
+      <div className="grid gap-3 pb-3">
+        <Field label="Goes into">
           <select className="select" value={shown} onChange={(e) => set({ container: e.target.value })}>
             {containers()
               .filter((c) => !c.shared)
@@ -32,20 +32,14 @@ export function PotFields({ at, bench }: { at: At; bench: RootBench }) {
               ))}
           </select>
         </Field>
-        <Field label="To the right" hint="mm from the middle">
-          <NumberInput
-            value={decided.aside ?? 0}
-            onChange={(n) => Math.abs(n) <= 1000 && set({ aside: n })}
-          />
-        </Field>
-        <Field label="To the back" hint="mm from the middle">
-          <NumberInput
-            value={decided.behind ?? 0}
-            onChange={(n) => Math.abs(n) <= 1000 && set({ behind: n })}
-          />
-        </Field>
+        <StanceFields
+          key={turned}
+          stance={stanceOf(record.front, decided)}
+          leans={false}
+          onChange={(lean, place) => set({ lean, ...place })}
+        />
       </div>
-      <Centred record={at.drawing.record} decided={decided} limit={bench.limit.share} />
+      <Centred record={record} decided={decided} limit={bench.limit.share} />
     </details>
   );
 }
@@ -60,7 +54,7 @@ function Centred({
   decided: At['drawing']['decided'];
   limit: number;
 }) {
-  const way = centring(record, decided.aside ?? 0, decided.behind ?? 0, limit);
+  const way = centring(record, decided.aside, decided.behind, limit);
   if (way?.moves.length === 0) return null;
   return (
     <p className="soft pb-3">

@@ -14,7 +14,7 @@ import { percent, plural } from '@gonimos/core/words';
 import { Loading } from '../common/loading';
 import { inUnits } from '../common/units';
 import { PlanView } from './plan-view';
-import { points } from './points';
+import { points } from '../common/points';
 import { useRootWorker } from './use-plan';
 
 type Own = Record<string, Overrule>;

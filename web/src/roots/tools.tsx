@@ -56,7 +56,7 @@ const FILLS = [0, 0.25, 0.5, 0.75, 1];
 const FILL_WORDS = ['bare', 'few', 'half', 'full', 'matted'];
 
 /** The plant as a whole: trunk, front, what it stands on, how the ball was filled, what was found. */
-export function PlantFields({ drawing: { record }, act }: Pick<Props, 'drawing' | 'act'>) {
+export function PlantFields({ drawing: { record, turned }, act }: Pick<Props, 'drawing' | 'act'>) {
   const change = (more: Partial<typeof record>) => act({ do: 'record', record: { ...record, ...more } });
   const profile = record.profile;
   return (
@@ -74,7 +74,7 @@ export function PlantFields({ drawing: { record }, act }: Pick<Props, 'drawing' 
         </Field>
         <Field label="Front looks to" hint="° from N">
           <NumberInput
-            key={record.front}
+            key={turned}
             value={record.front}
             onChange={(n) => n >= 0 && n <= 360 && change({ front: n })}
           />

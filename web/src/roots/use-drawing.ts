@@ -21,10 +21,12 @@ export function useDrawing(cohortId: string, bench: RootBench, trunk: number) {
       drawn.take(r);
       act({ do: 'open', sheet: { record: r.record, decided: r.decided } });
     },
-    /** a new drawing, going on from the one that is shown */
+    /** a new drawing, going on from the one that is shown: it stands as it stood */
     begin: () => {
       drawn.renew();
-      act({ do: 'open', sheet: { record: drawing.record, decided: NOTHING_DECIDED } });
+      const { container, aside, behind, lean } = drawing.decided;
+      const decided = { ...NOTHING_DECIDED, container, aside, behind, lean };
+      act({ do: 'open', sheet: { record: drawing.record, decided } });
     },
   };
 }

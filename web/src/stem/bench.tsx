@@ -3,6 +3,7 @@ import { Link, useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
 import { operation } from '@gonimos/core/operations';
+import { UPRIGHT } from '@gonimos/core/stance';
 import { chopPlan, sacrificesOf, stemFaults, workOnStem, type StemWire } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { shortDate } from '../common/dates';
@@ -16,6 +17,7 @@ import { AboveView } from './above-view';
 import { Branches } from './branches';
 import { Chops } from './chops';
 import { PartFields } from './part-fields';
+import type { RootsDrawn } from './front-view';
 import { Fronts } from './fronts';
 import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
@@ -23,6 +25,7 @@ import { draw, drawingOf, emptyStem, NOTHING_DECIDED, wireOn, type Sheet } from 
 import { StemFields, Wanted } from './stem-fields';
 import { RecordStemWork, type Recording } from './record-work';
 import { Since } from './since';
+import { DecidedElsewhere, StanceFields, stanceOf } from './stance';
 import { Surface } from './surface';
 import { useWires } from './use-wires';
 import { Wires } from './wires';
@@ -67,7 +70,11 @@ const recordingOf = (
   puts: putsOf(wired),
 });
 
-const NO_ROOTS: StemBench['roots'][number]['roots'] = [];
+/** The roots of a plant as they were last drawn, and how it leant then. */
+function rootsOf(bench: StemBench, label: string): RootsDrawn | null {
+  const drawn = bench.roots.find((r) => r.label === label);
+  return drawn ? { record: drawn.record, lean: drawn.lean ?? UPRIGHT } : null;
+}
 
 /** Where it may be cut, and the years of its sacrifices; nothing while the figures cannot be of a stem. */
 function usePlans(cohort: Cohort, bench: StemBench, label: string, { record, decided }: Sheet) {
@@ -91,7 +98,7 @@ function usePlans(cohort: Cohort, bench: StemBench, label: string, { record, dec
             start,
             breaks: bench.sprouts.mean,
           });
-    const roots = bench.roots.find((r) => r.label === label)?.roots ?? [];
+    const roots = rootsOf(bench, label)?.record.roots ?? [];
     return { faults, plan, looks: sacrificesOf(now.record, start, kind, roots) };
   }, [asked, cohort.taxonId, bench, label]);
 }
@@ -108,6 +115,8 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   const at = useDrawn(key, bench.records, first, drawing, begun);
   const { faults, plan, looks } = usePlans(cohort, bench, at.label, drawing);
   const { record, decided } = drawing;
+  const stance = stanceOf(record.front, decided);
+  const roots = useMemo(() => rootsOf(bench, at.label), [bench, at.label]);
   const chosen = record.parts.find((p) => p.id === drawing.chosen);
   const wired = useWires(cohort.id, record, decided.wires);
   const open = (r: StemRecordRow) => {
@@ -148,6 +157,19 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             {bench.left.lines.map(inUnits).join('; ')}
           </div>
         )}
+        <DecidedElsewhere
+          stances={bench.stances}
+          label={at.label}
+          own={stance}
+          today={today}
+          onTake={({ front, tilt, towards, aside, behind }) =>
+            act({
+              do: 'stand',
+              record: { ...record, front },
+              decided: { lean: { tilt, towards }, aside, behind },
+            })
+          }
+        />
         <Surface cohort={cohort} drawing={drawing} plan={plan} laid={wired.laid} act={act} today={today} />
         {record.parts.length > 1 && (
           <AboveView
@@ -157,12 +179,28 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             onChoose={(id) => act({ do: 'choose', id })}
           />
         )}
-        {decided.finished && faults.length === 0 && record.parts.length > 1 && (
+        {faults.length === 0 && (record.parts.length > 1 || roots) && (
           <Fronts
-            record={record}
-            finished={decided.finished}
-            roots={bench.roots.find((r) => r.label === at.label)?.roots ?? NO_ROOTS}
-            onFront={(front) => act({ do: 'record', record: { ...record, front } })}
+            stem={record}
+            finished={decided.finished ?? record.height}
+            roots={roots}
+            stance={stance}
+            pot={bench.container}
+            open={decided.fronts}
+            onFront={(front) =>
+              act({
+                do: 'stand',
+                record: { ...record, front },
+                decided: {
+                  lean: decided.lean ?? UPRIGHT,
+                  fronts: decided.fronts.filter((f) => f !== front),
+                },
+              })
+            }
+            onOpen={(front, on) => {
+              const others = decided.fronts.filter((f) => f !== front);
+              act({ do: 'decide', decided: { fronts: on ? [...others, front] : others } });
+            }}
           />
         )}
         {decided.finished && faults.length === 0 && (
@@ -223,6 +261,11 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             act={act}
           />
         )}
+        <StanceFields
+          key={`stands ${drawing.turned}`}
+          stance={stance}
+          onChange={(lean, place) => act({ do: 'decide', decided: { lean, ...place } })}
+        />
         <Wanted key={`wanted ${drawing.turned}`} drawing={drawing} way={bench.way} act={act} />
         {plan ? (
           <Chops

@@ -10,7 +10,7 @@ import {
 import type { GrowthGroup } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
 import { inUnits, length } from '../common/units';
-import { points } from '../roots/points';
+import { points } from '../common/points';
 
 interface Props {
   plan: ChopPlan;

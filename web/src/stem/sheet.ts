@@ -26,7 +26,17 @@ export interface Drawing extends Sheet {
   turned: number;
 }
 
-export const NOTHING_DECIDED: Decided = { finished: null, style: 'usual', way: null, cutAt: null, wires: [] };
+export const NOTHING_DECIDED: Decided = {
+  finished: null,
+  style: 'usual',
+  way: null,
+  cutAt: null,
+  wires: [],
+  aside: 0,
+  behind: 0,
+  lean: null,
+  fronts: [],
+};
 
 /** A record in which every part tells all that is asked of one today. */
 export const wholeRecord = (record: StemRecord): StemRecord => ({
@@ -42,7 +52,7 @@ export const wholeRecord = (record: StemRecord): StemRecord => ({
 });
 
 /** What was decided, with what is asked of it today. */
-export const wholeDecided = (decided: Decided): Decided => ({ ...decided, wires: decided.wires ?? [] });
+export const wholeDecided = (decided: Partial<Decided>): Decided => ({ ...NOTHING_DECIDED, ...decided });
 
 /** A new wire, as most are. */
 export const wireOn = (more: Partial<StemWire> = {}): StemWire => ({
@@ -147,6 +157,8 @@ export type Act =
   | { do: 'part'; part: StemPart }
   | { do: 'drop'; id: string }
   | { do: 'decide'; decided: Partial<Decided> }
+  /** it is stood otherwise: what is typed of it is no longer what stands there */
+  | { do: 'stand'; record: StemRecord; decided: Partial<Decided> }
   | { do: 'undo' }
   | { do: 'redo' }
   | { do: 'open'; sheet: Sheet };
@@ -186,6 +198,8 @@ export function draw(d: Drawing, act: Act): Drawing {
       return next(d, { ...d.record, parts: d.record.parts.filter((p) => p.id !== act.id) }, d.decided, null);
     case 'decide':
       return next(d, d.record, { ...d.decided, ...act.decided });
+    case 'stand':
+      return { ...next(d, act.record, { ...d.decided, ...act.decided }), turned: d.turned + 1 };
     case 'undo': {
       const back = d.undo.at(-1);
       if (!back) return d;

@@ -24,6 +24,7 @@ import * as ownContainers from './023-own-containers.ts';
 import * as batches from './024-batches.ts';
 import * as groups from './025-groups.ts';
 import * as stepWants from './026-step-wants.ts';
+import * as drawingChanged from './027-drawing-changed.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -53,4 +54,5 @@ export const MIGRATIONS = [
   { name: '024-batches', ...batches },
   { name: '025-groups', ...groups },
   { name: '026-step-wants', ...stepWants },
+  { name: '027-drawing-changed', ...drawingChanged },
 ];
