@@ -1,13 +1,21 @@
 /** The performance table, on a database that keeps its promises as a real one does; then the screens in a browser. */
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { needChromium, ROOT } from './lib/packages.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
 
 await prepare();
 await needChromium();
+// what is measured is built as the server is
+const { buildServer } = await import('./lib/build-server.mjs');
+const built = mkdtempSync(join(ROOT, 'server/dist-'));
+await buildServer(built, 'server/bench/bench.ts');
 const status = await withCluster((env) => {
-  const run = (file) =>
-    spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: ROOT, stdio: 'inherit', env }).status;
-  return run('server/bench/bench.ts') || run('e2e/bench-screens.ts');
+  const run = (...args) => spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
+  return (
+    run('--enable-source-maps', join(built, 'bench.js')) || run('--import', 'tsx', 'e2e/bench-screens.ts')
+  );
 });
+rmSync(built, { recursive: true, force: true });
 process.exit(status ?? 1);

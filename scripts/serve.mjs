@@ -1,6 +1,6 @@
 /** Production: a database of your own in GONIMOS_DATABASE_URL, no demo; the first visit makes the owner. */
 import { spawn } from 'node:child_process';
-import { checkNode, needInterface, needPackages, ROOT } from './lib/packages.mjs';
+import { checkNode, needInterface, needPackages, needServer, ROOT } from './lib/packages.mjs';
 import { giveUp } from './lib/say.mjs';
 
 checkNode();
@@ -10,7 +10,8 @@ if (!process.env.GONIMOS_DATABASE_URL)
   );
 await needPackages();
 await needInterface();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+const main = await needServer();
+const server = spawn(process.execPath, ['--enable-source-maps', main], {
   cwd: ROOT,
   stdio: 'inherit',
   env: { ...process.env, GONIMOS_DEMO: '0' },

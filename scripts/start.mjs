@@ -5,7 +5,7 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { checkNode, needInterface, needPackages, needPostgres, ROOT } from './lib/packages.mjs';
+import { checkNode, needInterface, needPackages, needPostgres, needServer, ROOT } from './lib/packages.mjs';
 import { giveUp, say, step } from './lib/say.mjs';
 
 const port = Number(process.env.GONIMOS_PORT ?? 4870);
@@ -30,10 +30,11 @@ if (!(await portIsFree()))
 await needPostgres();
 await needPackages();
 await needInterface();
+const main = await needServer();
 const { startCluster } = await import('./lib/postgres.mjs');
 const cluster = await step('Starting the database', () => startCluster(join(ROOT, '.data')));
 
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+const server = spawn(process.execPath, ['--enable-source-maps', main], {
   cwd: ROOT,
   stdio: ['ignore', 'inherit', 'inherit'],
   env: { ...process.env, GONIMOS_DATABASE_URL: cluster.url, GONIMOS_DEMO: '1', GONIMOS_PORT: String(port) },

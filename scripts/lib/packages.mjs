@@ -1,6 +1,15 @@
 /** Installs what the machine lacks: Debian packages, npm packages, the built interface. */
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { giveUp, run, say, step, works } from './say.mjs';
 
@@ -97,16 +106,35 @@ function* filesBelow(folder) {
   }
 }
 
+/** Tells the sources of some parts of the application from all others they have had. */
+function sourcesOf(...parts) {
+  const files = parts.flatMap((part) => [...filesBelow(join(ROOT, part))]);
+  return hashOf(...files.map((f) => f + readFileSync(f, 'utf8')), kept(join(ROOT, 'package-lock.json')));
+}
+
 /** Builds the interface when anything it is made of has changed. */
 export async function needInterface() {
   const mark = join(ROOT, 'web/dist/.built');
-  const sources = ['core', 'contract', 'web'].flatMap((w) => [...filesBelow(join(ROOT, w))]);
-  const want = hashOf(
-    ...sources.map((f) => f + readFileSync(f, 'utf8')),
-    kept(join(ROOT, 'package-lock.json')),
-  );
+  const want = sourcesOf('core', 'contract', 'web');
   if (kept(mark) === want) return;
   await step('Building the interface', () => run('npm', ['run', 'build', '-w', 'web'], { cwd: ROOT }));
   writeFileSync(mark, want);
   say('Interface built');
+}
+
+/** Builds the server when anything it is made of has changed; gives the file that starts it. */
+export async function needServer() {
+  const dist = join(ROOT, 'server/dist');
+  const mark = join(dist, '.built');
+  const want = sourcesOf('core', 'contract', 'server');
+  if (kept(mark) !== want) {
+    const { buildServer } = await import('./build-server.mjs');
+    // made aside and put in its place whole: others may be starting from it
+    const aside = mkdtempSync(join(ROOT, 'server/dist-'));
+    await buildServer(aside);
+    writeFileSync(join(aside, '.built'), want);
+    rmSync(dist, { recursive: true, force: true });
+    renameSync(aside, dist);
+  }
+  return join(dist, 'main.js');
 }

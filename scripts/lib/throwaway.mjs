@@ -2,7 +2,7 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { checkNode, needInterface, needPackages, needPostgres } from './packages.mjs';
+import { checkNode, needInterface, needPackages, needPostgres, needServer } from './packages.mjs';
 import { startCluster } from './postgres.mjs';
 import { step } from './say.mjs';
 
@@ -12,6 +12,7 @@ export async function prepare() {
   await needPostgres();
   await needPackages();
   await needInterface();
+  await needServer();
 }
 
 /** `work` gets the environment that points at the cluster, and a folder for its own files. */

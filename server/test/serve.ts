@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
+import { needServer } from '../../scripts/lib/packages.mjs';
 
 export const freePort = () =>
   new Promise<number>((resolve) => {
@@ -16,7 +17,7 @@ export async function serve(
   demo = true,
   more: Record<string, string> = {},
 ): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const child = spawn(process.execPath, ['--enable-source-maps', await needServer()], {
     env: {
       ...process.env,
       GONIMOS_DATABASE_URL: url,

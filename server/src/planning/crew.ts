@@ -19,11 +19,14 @@ export interface Crew {
   close: () => Promise<void>;
 }
 
+/** Once the server is built its threads are plain JavaScript beside it; before, they are read as they are written. */
+const built = import.meta.url.endsWith('.js');
+
 export function openCrew(url: string): Crew {
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({
-    filename: new URL('../thread.ts', import.meta.url).href,
-    execArgv: ['--import', 'tsx'],
+    filename: new URL(built ? './thread.js' : '../thread.ts', import.meta.url).href,
+    execArgv: built ? [] : ['--import', 'tsx'],
     workerData: { url },
     // a plan is many small things that live shortly: room for them spares the sweeping
     resourceLimits: { maxYoungGenerationSizeMb: 128 },
