@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { usePlaceName } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { SeeSheet } from '../observations/see-sheet';
+import { AfterPaint } from '../common/after-paint';
 import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Station } from '../station/station';
@@ -50,24 +51,28 @@ export function Season() {
       <section className="card-plain p-4">
         <Bands season={season} />
       </section>
-      <Seen season={season} />
-      <Markers season={season} />
-      <section className="grid gap-4 lg:grid-cols-2">
-        <Sums
-          season={season}
-          of="degreeDays"
-          title={`Degree days above ${temperature(5)}`}
-          measured={warmth}
-        />
-        <Sums
-          season={season}
-          of="chill"
-          title={`Days of cold, mean below ${temperature(5)}`}
-          measured={(n) => plural(Math.round(n), 'day')}
-        />
-      </section>
-      <Frost season={season} />
-      {may && <ImportRecord today={season.today} />}
+      <AfterPaint>
+        <Seen season={season} />
+        <Markers season={season} />
+        <AfterPaint>
+          <section className="grid gap-4 lg:grid-cols-2">
+            <Sums
+              season={season}
+              of="degreeDays"
+              title={`Degree days above ${temperature(5)}`}
+              measured={warmth}
+            />
+            <Sums
+              season={season}
+              of="chill"
+              title={`Days of cold, mean below ${temperature(5)}`}
+              measured={(n) => plural(Math.round(n), 'day')}
+            />
+          </section>
+          <Frost season={season} />
+          {may && <ImportRecord today={season.today} />}
+        </AfterPaint>
+      </AfterPaint>
       {seeing && <SeeSheet placeId={season.placeId} today={season.today} onClose={() => setSeeing(false)} />}
     </div>
   );

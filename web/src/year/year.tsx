@@ -192,9 +192,11 @@ export function Year() {
       </label>
       <AfterPaint>
         <Week year={year} week={week} view={view} kept={how === 'now'} onMore={() => setMost(most * 4)} />
-        <People year={year} week={year.weeks[week]} />
-        <Routines year={year} />
-        <Pace />
+        <AfterPaint>
+          <People year={year} week={year.weeks[week]} />
+          <Routines year={year} />
+          <Pace />
+        </AfterPaint>
       </AfterPaint>
     </div>
   );
