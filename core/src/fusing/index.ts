@@ -1,4 +1,6 @@
+export * from './join.ts';
 export * from './joint.ts';
 export * from './member.ts';
+export { branchesMeet, type Meeting } from './neighbours.ts';
 export * from './solve.ts';
 export { agreeWorth, aloneWorth, GAPS, intoWorth, sectorsOf, SECTORS, STEP, TURNS, wayTo } from './value.ts';

@@ -63,23 +63,3 @@ export const heightsFor = (
   const thickest = Math.max(...members.map((m) => m.base));
   return new Map(members.map((m) => [m.id, Math.round((tallest * m.base) / thickest)]));
 };
-
-/** A gap a thin stem can fill at the base of a thicker tree. */
-export interface JoinSpot {
-  /** direction of its middle, degrees */
-  azimuth: number;
-  /** degrees without a root */
-  gap: number;
-}
-
-/** Where a thin stem joins a thicker tree to fill its line of roots, the widest gap first. */
-export function joinSpots(roots: readonly number[]): JoinSpot[] {
-  if (roots.length === 0) return [{ azimuth: 180, gap: 360 }];
-  const sorted = roots.toSorted((a, b) => a - b);
-  return sorted
-    .map((from, i) => {
-      const to = i + 1 < sorted.length ? sorted[i + 1] : sorted[0] + 360;
-      return { azimuth: (from + (to - from) / 2) % 360, gap: to - from };
-    })
-    .toSorted((a, b) => b.gap - a.gap || a.azimuth - b.azimuth);
-}

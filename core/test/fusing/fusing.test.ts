@@ -6,7 +6,6 @@ import {
   GAPS,
   heightsFor,
   intoWorth,
-  joinSpots,
   jointOf,
   sectorsOf,
   SECTORS,
@@ -191,12 +190,6 @@ describe('setting stems together', () => {
       }),
     );
     expect(() => spotsFor([10])).to.throw(RangeError);
-  });
-
-  it('a thin stem fills the widest gap of a thicker tree', () => {
-    expect(joinSpots([0, 90, 180])[0]).to.deep.equal({ azimuth: 270, gap: 180 });
-    expect(joinSpots([350, 10])[0]).to.deep.equal({ azimuth: 180, gap: 340 });
-    expect(joinSpots([])[0].gap).to.equal(360);
   });
 
   it('joint by hand: 3 mm of the thinner at 8 mm a season together; not bound it takes longer; looked at before it bites', () => {

@@ -1,0 +1,165 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  besideOf,
+  gapsOfRoots,
+  joining,
+  joinSpots,
+  thickAt,
+  turnBeside,
+  type Growing,
+  type Member,
+} from '@gonimos/core/fusing';
+import { sideBetween, type StemPart, type StemRecord } from '@gonimos/core/stem';
+
+const branch = (id: string, height: number, azimuth: number): StemPart => ({
+  id,
+  kind: 'branch',
+  height,
+  azimuth,
+  diameter: 5,
+  since: null,
+  foliage: null,
+  note: '',
+});
+const stem = (more: Partial<StemRecord> = {}): StemRecord => ({
+  base: 30,
+  height: 900,
+  front: 180,
+  girths: [],
+  parts: [],
+  ...more,
+});
+const member = (id: string, base: number, more: Partial<Member> = {}): Member => ({
+  id,
+  base,
+  height: base * 30,
+  curve: null,
+  roots: [],
+  branches: [],
+  ...more,
+});
+const tree: Growing = { base: 31.5, height: 900, ring: 4 };
+const whip: Growing = { base: 7.5, height: 400, ring: 3 };
+
+/** What growers do: common practice, no source. */
+describe('a thin stem joined to a thicker tree', () => {
+  it('the widest side without a root comes first; even roots leave no gap, and none drawn are none known', () => {
+    expect(gapsOfRoots([0, 90, 180])[0]).to.deep.equal({ azimuth: 270, gap: 180 });
+    expect(gapsOfRoots([350, 10])[0]).to.deep.equal({ azimuth: 180, gap: 340 });
+    expect(gapsOfRoots([])[0].gap).to.equal(360);
+    expect(joinSpots([0, 90, 180], null, null)).to.deep.equal([
+      { lacks: 'root', height: 0, azimuth: 270, by: 180 },
+      { lacks: 'root', height: 0, azimuth: 45, by: 90 },
+      { lacks: 'root', height: 0, azimuth: 135, by: 90 },
+    ]);
+    expect(joinSpots([0, 60, 120, 180, 240, 300], null, null)).to.deep.equal([]);
+    expect(joinSpots([], null, null)).to.deep.equal([]);
+  });
+
+  it('a trunk that is thicker again higher up lacks its line there; one that tapers does not', () => {
+    const dented = stem({
+      girths: [
+        { at: 60, mm: 22 },
+        { at: 140, mm: 27 },
+        { at: 400, mm: 15 },
+      ],
+    });
+    expect(joinSpots([], dented, null)).to.deep.equal([{ lacks: 'line', height: 60, azimuth: 90, by: 5 }]);
+    const tapers = stem({ girths: [{ at: 60, mm: 27 }] });
+    expect(joinSpots([], tapers, null)).to.deep.equal([]);
+    // a twentieth is within what calipers tell
+    expect(joinSpots([], stem({ base: 30, girths: [{ at: 40, mm: 31.5 }] }), null)).to.deep.equal([]);
+  });
+
+  it('a branch is missing where one is wanted: on the emptiest side, never low at the viewer', () => {
+    const [first] = joinSpots([], stem({ parts: [branch('a', 230, 90)] }), 600);
+    // the first branch is wanted at a third of 600 mm, and stands: the next is missing, across from it
+    expect(first).to.include({ lacks: 'branch', azimuth: 270, by: 180 });
+    expect(first.height).to.be.within(300, 310);
+    const full = stem({ parts: [0, 1, 2, 3, 4].map((i) => branch(`b${i}`, 200 + 70 * i, i % 2 ? 90 : 270)) });
+    expect(joinSpots([], full, 600).length).to.be.below(joinSpots([], stem(), 600).length);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 10, max: 880 }), fc.integer({ min: 0, max: 359 })), {
+          maxLength: 12,
+        }),
+        fc.integer({ min: 0, max: 359 }),
+        (at, front) => {
+          const record = stem({ front, parts: at.map(([h, a], i) => branch(`p${i}`, h, a)) });
+          for (const spot of joinSpots([], record, 600)) {
+            expect(spot.height).to.be.below(record.height);
+            if (spot.height < 360) expect(sideBetween(spot.azimuth, front)).to.be.at.least(45);
+          }
+        },
+      ),
+    );
+  });
+
+  it('by hand: a whip leans from beside the base to 200 mm; how thick both are there is told by their cones', () => {
+    // cones to a tip of 1.5 mm: 1.5 + 30 · 7/9 and 1.5 + 6 · (1 − reach ÷ 400)
+    expect(thickAt(tree, 200)).to.be.closeTo(24.8333, 1e-3);
+    const at = joining({ lacks: 'branch', height: 200 }, tree, whip, true);
+    // half of 31.5 + 7.5 − 24.83 aside: √(200² + 7.083²)
+    expect(at.reach).to.be.closeTo(200.1254, 1e-3);
+    expect(at.thick).to.be.closeTo(4.4981, 1e-3);
+    expect(at.most).to.be.closeTo(12.4167, 1e-3);
+    expect(at.suits).to.equal('yes');
+    // 0.3 of 4.5 mm at 7 mm a season together
+    expect(at.joint.seasons.p50).to.be.closeTo((0.3 * 4.4981) / 7, 1e-4);
+  });
+
+  it('too short, too thick, or not on the tree is said; a side without a root takes a thicker one than a branch', () => {
+    expect(joining({ lacks: 'branch', height: 360 }, tree, whip, true).suits).to.equal('too short');
+    const stout = { base: 20, height: 600, ring: 3 };
+    expect(joining({ lacks: 'branch', height: 200 }, tree, stout, true).suits).to.equal('too thick');
+    expect(joining({ lacks: 'line', height: 200 }, tree, stout, true).suits).to.equal('yes');
+    expect(joining({ lacks: 'root', height: 0 }, tree, stout, true)).to.include({ suits: 'yes', reach: 0 });
+    for (const height of [-1, 900, 2000])
+      expect(() => joining({ lacks: 'branch', height }, tree, whip, true)).to.throw(RangeError);
+  });
+
+  it('property: farther up it is longer, thinner, and never suits where it did not reach lower down', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          base: fc.double({ min: 3, max: 25, noNaN: true }),
+          height: fc.integer({ min: 100, max: 1200 }),
+        }),
+        fc.array(fc.integer({ min: 1, max: 890 }), { minLength: 2, maxLength: 6 }),
+        (thin, heights) => {
+          const sorted = heights.toSorted((a, b) => a - b);
+          const all = sorted.map((height) =>
+            joining({ lacks: 'line', height }, tree, { ...thin, ring: 3 }, false),
+          );
+          all.slice(1).forEach((now, i) => {
+            expect(now.reach).to.be.at.least(all[i].reach - 1e-9);
+            expect(now.thick).to.be.at.most(all[i].thick + 1e-9);
+            if (all[i].suits === 'too short') expect(now.suits).to.equal('too short');
+          });
+        },
+      ),
+    );
+  });
+
+  it('it touches the tree on its side, and is turned so that its own root fills and nothing runs under the tree', () => {
+    const spot = besideOf(30, 10, 90);
+    expect([spot.x, spot.y]).to.deep.equal([20, 20 * Math.cos(Math.PI / 2)]);
+    const root = { azimuth: 0, reach: 80, diameter: 3, height: 0 };
+    const old = member('tree', 30, {
+      roots: [0, 180, 270].map((azimuth) => ({ ...root, azimuth, diameter: 8 })),
+    });
+    const thin = member('thin', 10, { roots: [root] });
+    // its one root points away from the tree, to the bare east
+    const turn = turnBeside(old, thin, 90);
+    expect(sideBetween(turn, 90)).to.be.at.most(30);
+    // with a root under the tree however it is turned, the thinner of the two is that one
+    const two = member('thin', 10, {
+      roots: [
+        { ...root, azimuth: 0, diameter: 4 },
+        { ...root, azimuth: 180, diameter: 1 },
+      ],
+    });
+    expect(sideBetween(turnBeside(old, two, 90), 90)).to.be.below(90);
+  });
+});
