@@ -6,6 +6,7 @@ import { pottingKept, pottingTold } from './containers.ts';
 import { cuttingsKept } from './cuttings.ts';
 import { body } from './fields.ts';
 import { fittingsTold } from './fittings.ts';
+import { groupKept, groupTold } from './fusing.ts';
 import { layerTold } from './layers.ts';
 import { looksKept, looksTold } from './looks.ts';
 import { missedKept } from './missed.ts';
@@ -39,6 +40,7 @@ export const toldDetails = body({
   sprouts: maybe(sproutsTold),
   stem: maybe(stemTold),
   mix: maybe(mixTold),
+  group: maybe(groupTold),
 });
 
 /** What they keep in it. Emergence is kept by the ledger. */
@@ -62,6 +64,7 @@ export const keptDetails = body({
   sprouts: maybe(sproutsTold),
   stem: maybe(stemTold),
   mix: maybe(mixTold),
+  group: maybe(groupKept),
 });
 
 export type ToldDetails = InferType<typeof toldDetails>;

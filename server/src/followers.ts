@@ -1,6 +1,7 @@
 import { pottingFollower } from './cohorts/potting.ts';
 import { standingFollower } from './cohorts/standing.ts';
 import { fittingsFollower } from './fittings/follow.ts';
+import { fusingFollower } from './fusing/follow.ts';
 import { layersFollower, severingFollower } from './layers/follow.ts';
 import { mixFollower } from './mixes/follow.ts';
 import { looksFollower } from './looks/follow.ts';
@@ -29,6 +30,7 @@ export const FOLLOWERS: readonly Follower[] = [
   survivalFollower,
   sproutsFollower,
   severingFollower,
+  fusingFollower,
   pottingFollower,
   standingFollower,
   mixFollower,

@@ -23,18 +23,27 @@ describe('stems set together', () => {
     branches: [],
     ...more,
   });
-  const setting = (own: string, other: string, more: object = {}) => ({
+  /** Stems set together between two steps; what is told of the group, and of the record around it. */
+  const setting = (own: string, other: string, more: object = {}, around: object = {}) => ({
     id: id(),
+    cohortId: own,
+    stepKey: null,
     on: '2037-03-09',
-    method: 'bound',
-    members: [stem('a', own), stem('b', own, { base: 7 }), stem('c', other, { base: 6 })],
-    stood: [
-      { id: 'a', place: 0, turn: 0 },
-      { id: 'b', place: 1, turn: 120 },
-      { id: 'c', place: 2, turn: 250 },
-    ],
     note: 'curves agree',
-    ...more,
+    ...around,
+    details: {
+      group: {
+        id: id(),
+        method: 'bound',
+        members: [stem('a', own), stem('b', own, { base: 7 }), stem('c', other, { base: 6 })],
+        stood: [
+          { id: 'a', place: 0, turn: 0 },
+          { id: 'b', place: 1, turn: 120 },
+          { id: 'c', place: 2, turn: 250 },
+        ],
+        ...more,
+      },
+    },
   });
   const live = async (cohortId: string) => (await w.cohort(cohortId)).live;
   const groups = (cohortId: string) => w.v.get<PlantGroups>(`/cohorts/${cohortId}/groups`);
@@ -44,9 +53,7 @@ describe('stems set together', () => {
     const other = await w.ready();
     const [n, m] = [await live(own.id), await live(other.id)];
     const told = setting(own.id, other.id);
-    const [outcome] = await Promise.all(
-      [1, 2, 3].map(() => must(w.v.post(`/cohorts/${own.id}/groups`, told))),
-    );
+    const [outcome] = await Promise.all([1, 2, 3].map(() => must(w.v.post('/records', told))));
     expect(outcome).to.have.property('recordId');
     // three stems are one plant: one came in, three went
     expect([await live(own.id), await live(other.id)]).to.deep.equal([n - 1, m - 1]);
@@ -56,15 +63,16 @@ describe('stems set together', () => {
     expect(kept[0].lookOn > kept[0].madeOn).to.equal(true);
     const { family } = await w.v.get<Lineage>(`/cohorts/${own.id}/lineage`);
     expect(family.placed.map((p) => p.node.id)).to.include(other.id);
-    await must(w.v.post(`/ledger/${told.id}/reverse`, { id: id(), note: 'mistaken' }));
+    await must(w.v.post(`/records/${told.id}/undo`, { id: id() }));
     expect((await groups(own.id)).groups).to.deep.equal([]);
-    expect(await live(own.id)).to.equal(n + 1);
+    // each is back where it came from
+    expect([await live(own.id), await live(other.id)]).to.deep.equal([n, m]);
   });
 
   it('the joint is asked for before it bites; what is seen is kept once and counted by method', async () => {
     const own = await w.ready();
     const told = setting(own.id, own.id, { method: 'overlapped' });
-    await must(w.v.post(`/cohorts/${own.id}/groups`, told));
+    await must(w.v.post('/records', told));
     const [group] = (await groups(own.id)).groups;
     const watched = async () =>
       (await w.v.get<Round>('/round')).watch.filter((x) => x.cohortId === own.id && x.text.includes('joint'));
@@ -107,15 +115,91 @@ describe('stems set together', () => {
       ],
       [{ members: [stem('a', own.id), stem('b', own.id), stem('c', pine.id)] }, 'another kind'],
       [{ method: 'glued' }, 'method'],
-      [{ on: '2039-01-01' }, 'on'],
+      [{ join: { lacks: 'root', height: 0, azimuth: 90 } }, 'is of two'],
     ];
-    for (const [more, why] of bad)
-      await refusal(w.v.post(`/cohorts/${own.id}/groups`, setting(own.id, own.id, more)), why);
+    for (const [more, why] of bad) await refusal(w.v.post('/records', setting(own.id, own.id, more)), why);
+    await refusal(w.v.post('/records', setting(own.id, own.id, {}, { on: '2039-01-01' })), 'on');
     expect(await live(own.id)).to.equal(n);
     expect((await groups(own.id)).groups).to.deep.equal([]);
     const helper = await b.visitor('helper');
-    expect((await helper.post(`/cohorts/${own.id}/groups`, setting(own.id, own.id))).statusCode).to.equal(
-      403,
+    expect((await helper.post('/records', setting(own.id, own.id))).statusCode).to.equal(403);
+  });
+
+  it('a thin stem is joined to a tree where it is said, its joint told by how thick both are there', async () => {
+    const tree = await w.ready();
+    const whips = await w.ready();
+    const join = (more: object = {}, thin: object = {}) =>
+      setting(tree.id, whips.id, {
+        members: [
+          stem('tree', tree.id, { base: 30, height: 800 }),
+          stem('thin', whips.id, { base: 7, height: 420, ...thin }),
+        ],
+        stood: [
+          { id: 'tree', place: 0, turn: 0 },
+          { id: 'thin', place: 1, turn: 90 },
+        ],
+        join: { lacks: 'branch', height: 180, azimuth: 100, ...more },
+      });
+    await refusal(w.v.post('/records', join({ height: 900 })), 'is above the tip, 800 mm');
+    await refusal(w.v.post('/records', join({ lacks: 'leaf' })), 'join.lacks');
+    await refusal(w.v.post('/records', join({ azimuth: 400 })), 'join.azimuth');
+    await refusal(w.v.post('/records', join({}, { height: 200 })), 'is out of reach: 180 mm');
+    expect((await groups(tree.id)).groups).to.deep.equal([]);
+    await must(w.v.post('/records', join()));
+    const [kept] = (await groups(tree.id)).groups;
+    expect(kept.join).to.deep.equal({ lacks: 'branch', height: 180, azimuth: 100 });
+    expect(await live(whips.id)).to.equal(29);
+    expect(await live(tree.id)).to.equal(30);
+    // thinner up there than at its base, it has less to grow through
+    const low = join({ height: 20 });
+    await must(w.v.post('/records', low));
+    const [, lower] = (await groups(tree.id)).groups;
+    expect(kept.joint.seasons.p50).to.be.below(lower.joint.seasons.p50);
+  });
+
+  it('with the step of the course: a plant at a time, open until all are set; undone, the step is as it was', async () => {
+    const own = await w.enter(
+      { programmeId: 'clump-fused', standsAt: 'fuse', started: 'spring 2036', container: 'cell-60' },
+      7,
     );
+    const step = await w.step(own.id, 'fuse');
+    expect(step.ready).to.equal(true);
+    const put = { details: { potting: { container: 'basket-18' } } };
+    const told = (finished: boolean) => {
+      const sent = setting(own.id, own.id, {}, { stepKey: step.key, done: 1, finished });
+      return { ...sent, details: { ...sent.details, ...put.details } };
+    };
+    const first = told(false);
+    await must(w.v.post('/records', first));
+    expect(await live(own.id)).to.equal(5);
+    expect(await w.step(own.id, 'fuse')).to.include({ status: 'planned', part: 1 });
+    const last = told(true);
+    await must(w.v.post('/records', last));
+    expect(await live(own.id)).to.equal(3);
+    const done = await w.step(own.id, 'fuse');
+    expect(done.status).to.equal('done');
+    // what binds them is looked at before it bites
+    const course = await w.course(own.id);
+    expect(course.steps.some((s) => s.operation === 'binding-check' && s.chain === 'fuse')).to.equal(true);
+    await must(w.v.post(`/records/${last.id}/undo`, { id: id() }));
+    expect(await w.step(own.id, 'fuse')).to.include({ status: 'planned', part: 1 });
+    expect([await live(own.id), (await groups(own.id)).groups.length]).to.deep.equal([5, 1]);
+    // work that sets no stems together takes none
+    const other = await w.ready();
+    const correct = setting(other.id, other.id, {}, { stepKey: 'correct' });
+    await refusal(w.v.post('/records', correct), 'sets no stems together');
+  });
+
+  it('many at once out of one batch: no stem is in two groups, and the ledger is their sum', async () => {
+    const own = await w.ready();
+    const other = await w.ready();
+    const sent = Array.from({ length: 12 }, () => setting(own.id, other.id));
+    const answers = await Promise.all(sent.map((s) => w.v.post('/records', s)));
+    const made = answers.filter((r) => r.statusCode === 200).length;
+    expect(made).to.equal(12);
+    expect([await live(own.id), await live(other.id)]).to.deep.equal([30 - 12, 30 - 12]);
+    for (const s of sent.slice(0, 4)) await must(w.v.post(`/records/${s.id}/undo`, { id: id() }));
+    expect([await live(own.id), await live(other.id)]).to.deep.equal([30 - 8, 30 - 8]);
+    expect((await groups(own.id)).groups).to.have.length(8);
   });
 });

@@ -7,5 +7,5 @@ globalThis.addEventListener = (type, listener) => {
   if (type === 'message') parentPort.on('message', (data) => listener({ data }));
 };
 globalThis.removeEventListener = () => undefined;
-globalThis.postMessage = (message) => parentPort.postMessage(message);
+globalThis.postMessage = (message, transfer) => parentPort.postMessage(message, transfer);
 await import(workerData);

@@ -20,8 +20,8 @@ class ThreadWorker {
     if (type === 'message') this.#thread.on('message', (data) => listener({ data }));
   }
   removeEventListener(): void {}
-  postMessage(message: unknown): void {
-    this.#thread.postMessage(message);
+  postMessage(message: unknown, transfer: Transferable[] = []): void {
+    this.#thread.postMessage(message, transfer as never[]);
   }
   terminate(): void {
     void this.#thread.terminate();

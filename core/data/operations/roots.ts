@@ -215,6 +215,7 @@ export const ROOTS = [
       rest: 2,
       skilled: true,
       binds: true,
+      joins: 'stems',
       fills: 'fresh',
       asks: ['container'],
       caution: WIRE,
@@ -248,6 +249,7 @@ export const ROOTS = [
       skilled: true,
       wounds: true,
       binds: true,
+      joins: 'stems',
       fills: 'fresh',
       asks: ['container'],
       caution: SAW,
@@ -267,6 +269,7 @@ export const ROOTS = [
       established: 0.5,
       skilled: true,
       wounds: true,
+      joins: 'thin stem',
       caution: SAW,
       aftercare: [
         { operation: 'binding-check', window: swelling('base', 0.08, 30) },

@@ -21,6 +21,7 @@ export interface More extends Partial<
     | 'wounds'
     | 'fills'
     | 'binds'
+    | 'joins'
     | 'gives'
     | 'tends'
     | 'risk'

@@ -2,7 +2,8 @@ import { TIP } from '../lab/index.ts';
 import { FIRST_BRANCH, isAlive, placesOf, sideBetween, type StemRecord } from '../stem/index.ts';
 import { jointOf, type Joint } from './joint.ts';
 import type { Member, Spot } from './member.ts';
-import { agreeWorth, GAPS, intoWorth, sectorsOf, STEP, TURNS, wayTo } from './value.ts';
+import type { Group } from './solve.ts';
+import { agreeWorth, GAPS, intoWorth, limbsInto, sectorsOf, STEP, TURNS, wayTo } from './value.ts';
 
 /** What a thicker tree may lack that a thin stem can fill. */
 export const LACKS = ['root', 'line', 'branch'] as const;
@@ -95,24 +96,19 @@ export function joinSpots(
   ];
 }
 
-/** A stem as it grows: mm at the base, mm high, and the ring it lays down in a season, mm. */
-export interface Growing extends Pick<Member, 'base' | 'height'> {
-  ring: number;
-}
-
 /** Thickness of a stem at a height, mm: a cone to its tip. @example thickAt({ base: 21.5, height: 400 }, 200) // 11.5 */
 export const thickAt = ({ base, height }: Pick<Member, 'base' | 'height'>, at: number): number =>
   TIP + (base - TIP) * (1 - Math.min(1, Math.max(0, at / height)));
 
 /** How a thin stem would do at a spot. */
-export interface Joining {
+export interface Suiting {
   /** mm of it from the soil to where it is joined */
   reach: number;
-  /** mm it is thick there, and the most that suits */
+  /** mm it is thick there, how thick the tree is there, and the most that suits */
   thick: number;
+  trunk: number;
   most: number;
   suits: 'yes' | 'too short' | 'too thick';
-  joint: Joint;
 }
 
 /** So much of a stem has to go on beyond the joint. Common practice, no source. */
@@ -120,17 +116,18 @@ const GOES_ON = 0.15;
 /** A branch is no thicker than half of the trunk it stands on. Common practice, no source. */
 const OF_TRUNK: Readonly<Record<Lack, number>> = { root: 1, line: 1, branch: 0.5 };
 
+type Sized = Pick<Member, 'base' | 'height'>;
+
 /**
  * A thin stem planted against a tree and joined to it at a spot. Throws RangeError where the spot is not on the tree.
  *
- * @example joining({ lacks: 'branch', height: 200 }, tree, whip, true).suits // 'yes'
+ * @example suiting({ lacks: 'branch', height: 200 }, tree, whip).suits // 'yes'
  */
-export function joining(
+export function suiting(
   { lacks, height }: Pick<JoinSpot, 'lacks' | 'height'>,
-  tree: Growing,
-  thin: Growing,
-  bound: boolean,
-): Joining {
+  tree: Sized,
+  thin: Sized,
+): Suiting {
   if (height < 0 || height >= tree.height) throw new RangeError(`no spot of a tree ${tree.height} mm high`);
   const trunk = thickAt(tree, height);
   // it stands beside the base and leans to the trunk
@@ -139,14 +136,12 @@ export function joining(
   const thick = thickAt(thin, reach);
   const most = OF_TRUNK[lacks] * trunk;
   const short = reach > (1 - GOES_ON) * thin.height;
-  return {
-    reach,
-    thick,
-    most,
-    suits: short ? 'too short' : thick > most ? 'too thick' : 'yes',
-    joint: jointOf({ base: trunk, ring: tree.ring }, { base: thick, ring: thin.ring }, bound),
-  };
+  return { reach, thick, trunk, most, suits: short ? 'too short' : thick > most ? 'too thick' : 'yes' };
 }
+
+/** When the two have grown into one, by the ring each lays down in a season, mm. */
+export const jointThere = (at: Suiting, tree: number, thin: number, bound: boolean): Joint =>
+  jointOf({ base: at.trunk, ring: tree }, { base: at.thick, ring: thin }, bound);
 
 /** Where a thin stem stands that touches a tree on a side, mm from the tree's middle. */
 export const besideOf = (tree: number, thin: number, azimuth: number): Spot => ({
@@ -162,4 +157,23 @@ export function turnBeside(tree: Member, thin: Member, azimuth: number): number 
     intoWorth(thin, turn, tree, way) + agreeWorth(tree, 0, thin, turn) + GAPS[own | sectorsOf(thin, turn)];
   const turns = Array.from({ length: TURNS }, (_, t) => t);
   return turns.reduce((best, t) => (worth(t) > worth(best) + 1e-9 ? t : best), 0) * STEP;
+}
+
+/** A tree with a thin stem against a side of it, as a group: the thin one’s roots that would run under the tree go. */
+export function joinedGroup(tree: Member, thin: Member, azimuth: number): Group {
+  const turn = turnBeside(tree, thin, azimuth);
+  const spots = [{ x: 0, y: 0 }, besideOf(tree.base, thin.base, azimuth)];
+  const way = wayTo(spots[1], spots[0]);
+  const under = limbsInto(thin.roots, turn / STEP, way, tree.base);
+  const bits = sectorsOf(tree, 0) | sectorsOf(thin, turn / STEP);
+  return {
+    stood: [
+      { id: tree.id, place: 0, turn: 0 },
+      { id: thin.id, place: 1, turn },
+    ],
+    spots,
+    worth: 0,
+    occupied: bits.toString(2).replaceAll('0', '').length,
+    goes: under.map((index) => ({ id: thin.id, what: 'root', index, into: tree.id })),
+  };
 }

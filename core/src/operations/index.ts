@@ -154,6 +154,8 @@ export interface Operation {
   fills?: 'fresh' | 'again' | 'lifted';
   /** holds stems together by school */
   binds?: boolean;
+  /** sets stems together: several to one base, or a thin one to a thicker tree */
+  joins?: 'stems' | 'thin stem';
   /** what it leaves over that may be stuck */
   gives?: 'prunings';
   /** looks at, takes off or renews what holds, presses or covers plants since the step it follows */

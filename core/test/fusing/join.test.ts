@@ -3,11 +3,12 @@ import fc from 'fast-check';
 import {
   besideOf,
   gapsOfRoots,
-  joining,
+  joinedGroup,
   joinSpots,
+  jointThere,
+  suiting,
   thickAt,
   turnBeside,
-  type Growing,
   type Member,
 } from '@gonimos/core/fusing';
 import { sideBetween, type StemPart, type StemRecord } from '@gonimos/core/stem';
@@ -39,8 +40,8 @@ const member = (id: string, base: number, more: Partial<Member> = {}): Member =>
   branches: [],
   ...more,
 });
-const tree: Growing = { base: 31.5, height: 900, ring: 4 };
-const whip: Growing = { base: 7.5, height: 400, ring: 3 };
+const tree = { base: 31.5, height: 900 };
+const whip = { base: 7.5, height: 400 };
 
 /** What growers do: common practice, no source. */
 describe('a thin stem joined to a thicker tree', () => {
@@ -99,24 +100,24 @@ describe('a thin stem joined to a thicker tree', () => {
   it('by hand: a whip leans from beside the base to 200 mm; how thick both are there is told by their cones', () => {
     // cones to a tip of 1.5 mm: 1.5 + 30 · 7/9 and 1.5 + 6 · (1 − reach ÷ 400)
     expect(thickAt(tree, 200)).to.be.closeTo(24.8333, 1e-3);
-    const at = joining({ lacks: 'branch', height: 200 }, tree, whip, true);
+    const at = suiting({ lacks: 'branch', height: 200 }, tree, whip);
     // half of 31.5 + 7.5 − 24.83 aside: √(200² + 7.083²)
     expect(at.reach).to.be.closeTo(200.1254, 1e-3);
     expect(at.thick).to.be.closeTo(4.4981, 1e-3);
     expect(at.most).to.be.closeTo(12.4167, 1e-3);
     expect(at.suits).to.equal('yes');
     // 0.3 of 4.5 mm at 7 mm a season together
-    expect(at.joint.seasons.p50).to.be.closeTo((0.3 * 4.4981) / 7, 1e-4);
+    expect(jointThere(at, 4, 3, true).seasons.p50).to.be.closeTo((0.3 * 4.4981) / 7, 1e-4);
   });
 
   it('too short, too thick, or not on the tree is said; a side without a root takes a thicker one than a branch', () => {
-    expect(joining({ lacks: 'branch', height: 360 }, tree, whip, true).suits).to.equal('too short');
-    const stout = { base: 20, height: 600, ring: 3 };
-    expect(joining({ lacks: 'branch', height: 200 }, tree, stout, true).suits).to.equal('too thick');
-    expect(joining({ lacks: 'line', height: 200 }, tree, stout, true).suits).to.equal('yes');
-    expect(joining({ lacks: 'root', height: 0 }, tree, stout, true)).to.include({ suits: 'yes', reach: 0 });
+    expect(suiting({ lacks: 'branch', height: 360 }, tree, whip).suits).to.equal('too short');
+    const stout = { base: 20, height: 600 };
+    expect(suiting({ lacks: 'branch', height: 200 }, tree, stout).suits).to.equal('too thick');
+    expect(suiting({ lacks: 'line', height: 200 }, tree, stout).suits).to.equal('yes');
+    expect(suiting({ lacks: 'root', height: 0 }, tree, stout)).to.include({ suits: 'yes', reach: 0 });
     for (const height of [-1, 900, 2000])
-      expect(() => joining({ lacks: 'branch', height }, tree, whip, true)).to.throw(RangeError);
+      expect(() => suiting({ lacks: 'branch', height }, tree, whip)).to.throw(RangeError);
   });
 
   it('property: farther up it is longer, thinner, and never suits where it did not reach lower down', () => {
@@ -129,9 +130,7 @@ describe('a thin stem joined to a thicker tree', () => {
         fc.array(fc.integer({ min: 1, max: 890 }), { minLength: 2, maxLength: 6 }),
         (thin, heights) => {
           const sorted = heights.toSorted((a, b) => a - b);
-          const all = sorted.map((height) =>
-            joining({ lacks: 'line', height }, tree, { ...thin, ring: 3 }, false),
-          );
+          const all = sorted.map((height) => suiting({ lacks: 'line', height }, tree, thin));
           all.slice(1).forEach((now, i) => {
             expect(now.reach).to.be.at.least(all[i].reach - 1e-9);
             expect(now.thick).to.be.at.most(all[i].thick + 1e-9);
@@ -161,5 +160,24 @@ describe('a thin stem joined to a thicker tree', () => {
       ],
     });
     expect(sideBetween(turnBeside(old, two, 90), 90)).to.be.below(90);
+  });
+
+  it('as a group: it stands on its side, its roots fill, and those that would run under the tree go', () => {
+    const all = [0, 30, 60, 90, 120, 150, 180, 210, 240, 270, 300, 330].map((azimuth) => ({
+      azimuth,
+      reach: 90,
+      diameter: 2,
+      height: 0,
+    }));
+    const old = member('tree', 30);
+    const thin = member('thin', 10, { roots: all });
+    const group = joinedGroup(old, thin, 90);
+    expect(group.spots[1].x).to.be.closeTo(20, 1e-9);
+    expect(group.stood[0]).to.deep.equal({ id: 'tree', place: 0, turn: 0 });
+    expect(group.occupied).to.equal(12);
+    // whatever the turn, one or two of twelve point at the tree, within 25 degrees of the west
+    expect(group.goes.length).to.be.within(1, 2);
+    const { turn } = group.stood[1];
+    for (const g of group.goes) expect(sideBetween(all[g.index].azimuth + turn, 270)).to.be.below(25);
   });
 });

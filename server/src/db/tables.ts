@@ -164,6 +164,7 @@ export interface PlantGroupRow {
   method: string;
   members: string;
   stood: string;
+  joinAt: string | null;
   joint: string;
   lookOn: string;
   outcome: string | null;

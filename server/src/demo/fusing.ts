@@ -1,8 +1,10 @@
 import { addDays } from '@gonimos/core/calendar';
-import type { SetStems } from '@gonimos/contract/fusing';
+import type { FuseMethod } from '@gonimos/contract/fusing';
+import { workOn, type NewRecord } from '@gonimos/contract/records';
 import { setTogether, type Member } from '@gonimos/core/fusing';
 import { random } from '@gonimos/core/random';
-import { lookAt, setStemsTogether } from '../fusing/service.ts';
+import { lookAt } from '../fusing/service.ts';
+import { recordOnly } from '../records/service.ts';
 import { cohortId, named, OPENING_DAY, type Chapter } from './hand.ts';
 
 const by = 'Ines Tessary' as const;
@@ -26,24 +28,34 @@ function picked(count: number, base: number, seed: number): Member[] {
   }));
 }
 
-function group(
+/** Stems set together between two steps of the course. */
+function setting(
   code: string,
   on: string,
   members: Member[],
-  told: Pick<SetStems, 'method' | 'note'>,
-): SetStems {
-  return {
-    ...told,
+  { method, note }: { method: FuseMethod; note: string },
+): NewRecord {
+  return workOn({
+    id: named(`setting of ${code}`),
+    cohortId: cohortId(code),
+    stepKey: null,
     on,
-    id: named(`group of ${code}`),
-    stood: setTogether(members).stood,
-    members: members.map((m) => ({
-      ...m,
-      cohortId: cohortId(code),
-      roots: [...m.roots],
-      branches: [...m.branches],
-    })),
-  };
+    note,
+    details: {
+      group: {
+        id: named(`group of ${code}`),
+        method,
+        stood: setTogether(members).stood,
+        join: null,
+        members: members.map((m) => ({
+          ...m,
+          cohortId: cohortId(code),
+          roots: [...m.roots],
+          branches: [...m.branches],
+        })),
+      },
+    },
+  });
 }
 
 /** Two pines that were bound a spring ago and still grow together, and five limes that were set together this week. */
@@ -53,10 +65,9 @@ export const fusing: Chapter = () => [
     on: addDays(OPENING_DAY, -4),
     by,
     act: (w) =>
-      setStemsTogether(
+      recordOnly(
         w,
-        cohortId('SP-33'),
-        group('SP-33', '2036-04-06', picked(2, 9, 31), { method: 'bound', note: 'a twin trunk, low' }),
+        setting('SP-33', '2036-04-06', picked(2, 9, 31), { method: 'bound', note: 'a twin trunk, low' }),
       ),
   },
   {
@@ -76,10 +87,9 @@ export const fusing: Chapter = () => [
     on: addDays(OPENING_DAY, -2),
     by,
     act: (w) =>
-      setStemsTogether(
+      recordOnly(
         w,
-        cohortId('TC-36'),
-        group('TC-36', '2037-03-07', picked(5, 6, 57), {
+        setting('TC-36', '2037-03-07', picked(5, 6, 57), {
           method: 'overlapped',
           note: 'five of the strongest, for a clump on one base',
         }),

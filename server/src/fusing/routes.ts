@@ -1,10 +1,10 @@
 import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
-import { lookAtJoint, setStems } from '@gonimos/contract/fusing';
+import { lookAtJoint } from '@gonimos/contract/fusing';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
-import { lookAt, setStemsTogether } from './service.ts';
+import { lookAt } from './service.ts';
 import { readGroups } from './store.ts';
 
 const params = object({ id: id() });
@@ -17,19 +17,6 @@ export function fusingRoutes(app: FastifyInstance): void {
     summary: 'Stems of a cohort that were set together, and what came of each way of holding them',
     params,
     handle: ({ params: p }) => readGroups(app.db, p.id),
-  });
-
-  route(app, {
-    method: 'POST',
-    url: '/cohorts/:id/groups',
-    role: 'grower',
-    summary: 'Stems of one or several cohorts become one plant of this one',
-    params,
-    body: setStems,
-    handle: ({ params: p, body, person }) =>
-      write(app, { id: body.id, what: `group ${p.id}`, body, person }, (w) =>
-        setStemsTogether(w, p.id, body),
-      ),
   });
 
   route(app, {

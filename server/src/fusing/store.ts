@@ -1,4 +1,4 @@
-import type { LookAtJoint, PlantGroup, PlantGroups, SetStems } from '@gonimos/contract/fusing';
+import type { GroupTold, LookAtJoint, PlantGroup, PlantGroups } from '@gonimos/contract/fusing';
 import { FUSE_METHODS } from '@gonimos/contract/fusing';
 import type { Joint } from '@gonimos/core/fusing';
 import type { Sql, Trx } from '../db/index.ts';
@@ -12,6 +12,7 @@ const GROUP = {
   method: 'g.method',
   members: 'g.members',
   stood: 'g.stood',
+  join: 'g.joinAt',
   joint: 'g.joint',
   lookOn: 'g.lookOn',
   outcome: 'g.outcome',
@@ -45,10 +46,11 @@ interface Kept {
   on: string;
   lookOn: string;
   joint: Joint;
+  note: string;
   personId: string | null;
 }
 
-export async function insertGroup(trx: Trx, s: SetStems, k: Kept): Promise<void> {
+export async function insertGroup(trx: Trx, s: GroupTold, k: Kept): Promise<void> {
   await trx('plant_group').insert({
     id: s.id,
     cohortId: k.cohortId,
@@ -56,9 +58,10 @@ export async function insertGroup(trx: Trx, s: SetStems, k: Kept): Promise<void>
     method: s.method,
     members: JSON.stringify(s.members),
     stood: JSON.stringify(s.stood),
+    joinAt: s.join && JSON.stringify(s.join),
     joint: JSON.stringify(k.joint),
     lookOn: k.lookOn,
-    note: s.note,
+    note: k.note,
     personId: k.personId,
   });
 }

@@ -17,6 +17,7 @@ import { readNursery, todayAt } from '../nursery/store.ts';
 import type { Work, Writing, Written } from '../write/types.ts';
 import {
   aboutPart,
+  cohortsEntered,
   doneBefore,
   findRecord,
   insertLines,
@@ -100,12 +101,15 @@ export async function recordStep(
   return { cause: step ? `‘${step.title}’ was recorded` : 'a look was recorded', offers };
 }
 
+/** Cohorts a record bears on besides its own. */
+const othersOf = (w: Writing, r: NewRecord): string[] => w.followers.flatMap((f) => f.others?.(r) ?? []);
+
 /**
  * Records work on a step, or a look between steps, with everything that follows from it; its course is for the
  * caller to plan. `follows`: the record it is written with and taken back with.
  */
 export async function recordWork(w: Writing, r: NewRecord, follows?: string): Promise<RecordedWork> {
-  await lockCohort(w.trx, r.cohortId);
+  await lockCohorts(w.trx, [r.cohortId, ...othersOf(w, r)]);
   const step = r.stepKey === null ? null : await readyStep(w.trx, r.cohortId, r.stepKey);
   return recordStep(w, r, step, follows);
 }
@@ -114,7 +118,7 @@ export async function recordWork(w: Writing, r: NewRecord, follows?: string): Pr
 export async function recordOnly(w: Writing, r: NewRecord): Promise<Written<Outcome>> {
   const { cause, offers } = await recordWork(w, r);
   return {
-    touched: [r.cohortId],
+    touched: [r.cohortId, ...othersOf(w, r)],
     cause,
     answer: async (planned) => {
       const outcome = await outcomeOf(w.trx, r.cohortId, r.id, planned);
@@ -137,17 +141,21 @@ const UNDO_MINUTES = 10;
 
 /** Entries of a record that stand are reversed, each by one of its own. */
 async function reverseEntriesOf({ trx, personId }: Writing, record: StoredRecord): Promise<void> {
-  const standing: { id: string; onDate: string; count: number }[] = await trx('ledger_entry as l')
+  const standing: { id: string; cohortId: string; onDate: string; count: number }[] = await trx(
+    'ledger_entry as l',
+  )
     .leftJoin('ledger_entry as r', 'r.reverses', 'l.id')
     .where({ 'l.recordId': record.id })
     .whereNull('r.id')
     .whereNot('l.type', 'reversed')
-    .select('l.id', 'l.onDate', 'l.count');
+    // the last first: what was put in before it was fused is taken out after that
+    .orderBy('l.seq', 'desc')
+    .select('l.id', 'l.cohortId', 'l.onDate', 'l.count');
   await insertEntries(
     trx,
     standing.map((e) => ({
       id: randomUUID(),
-      cohortId: record.cohortId,
+      cohortId: e.cohortId,
       type: 'reversed' as const,
       on: e.onDate,
       count: e.count,
@@ -175,16 +183,18 @@ async function takeBack(w: Writing, id: string, record: StoredRecord): Promise<v
 export async function undo(w: Writing, id: string, recordId: string): Promise<Written<Outcome>> {
   const record = await findRecord(w.trx, recordId);
   const all = await withOthers(w.trx, record);
-  await lockCohorts(
+  const entered = await cohortsEntered(
     w.trx,
-    all.map((r) => r.cohortId),
+    all.map((r) => r.id),
   );
+  const touched = [...new Set([...all.map((r) => r.cohortId), ...entered])];
+  await lockCohorts(w.trx, touched);
   const fresh = Date.now() - new Date(record.at).getTime() < UNDO_MINUTES * 60_000;
   const own = fresh && record.personId === w.person?.id;
   if (!own && !(w.person && mayDo(w.person, 'grower')))
     throw new Refusal('not-for-this-role', 'A helper may undo only what they have just recorded.');
   for (const other of all.slice(1).reverse()) await takeBack(w, randomUUID(), other);
   await takeBack(w, id, record);
-  const others = all.map((r) => r.cohortId).filter((c) => c !== record.cohortId);
+  const others = touched.filter((c) => c !== record.cohortId);
   return onCohort(w.trx, record.cohortId, id, 'a record was undone', others);
 }

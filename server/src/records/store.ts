@@ -128,6 +128,12 @@ export const insertUndo = (
 export const writtenWith = (sql: Sql, id: string): Promise<StoredRecord[]> =>
   sql<StoredRecord>('standing_record').whereRaw('follows = ?', [id]).select('*');
 
+/** Cohorts in whose ledger these records stand. */
+export async function cohortsEntered(sql: Sql, recordIds: readonly string[]): Promise<string[]> {
+  const rows = await sql('ledger_entry').whereIn('recordId', recordIds).distinct('cohortId');
+  return rows.map((r) => r.cohortId);
+}
+
 /** Everything recorded of a cohort, newest first. */
 export const readRecords = (sql: Sql, cohortId: string): Promise<RecordRow[]> =>
   sql('record as r')

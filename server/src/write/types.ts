@@ -86,6 +86,8 @@ export interface Recorded {
  * out, and nobody but the subject knows what it does.
  */
 export interface Follower {
+  /** cohorts it bears on besides the one the work is of: taken for the write, and planned after it */
+  others?: (record: NewRecord) => readonly string[];
   /** refuses what cannot be, before anything is written; may add losses */
   check?: (w: Writing, work: Work) => Promise<void> | void;
   /** what is kept in the record beside what was told */

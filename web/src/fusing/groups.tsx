@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import type { JointOutcome, PlantGroup, PlantGroups } from '@gonimos/contract/fusing';
 import { addDays } from '@gonimos/core/calendar';
-import { spotsFor } from '@gonimos/core/fusing';
+import { besideOf, spotsFor, type Spot } from '@gonimos/core/fusing';
+import { sideWords } from '@gonimos/core/stem';
 import { plural } from '@gonimos/core/words';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
+import { length } from '../common/units';
 import { useLookAtJoint } from './queries';
 import { GroupView } from './group-view';
 
@@ -16,8 +18,16 @@ const WORDS: Record<JointOutcome, string> = {
 /** A joint that still grows is looked at again after so many days. */
 const AGAIN = 28;
 
-/** Places as they were when it was made. */
-const spotsOf = ({ members }: PlantGroup) => spotsFor(members.map((m) => m.base).toSorted((a, b) => b - a));
+/** Places as they were when it was made: around the thickest, or on the side of the tree it was joined to. */
+function spotsOf({ members, join }: PlantGroup): Spot[] {
+  const bases = members.map((m) => m.base).toSorted((a, b) => b - a);
+  return join ? [{ x: 0, y: 0 }, besideOf(bases[0], bases[1], join.azimuth)] : spotsFor(bases);
+}
+
+const madeWords = ({ members, join, method }: PlantGroup): string =>
+  join
+    ? `A thin stem joined at ${join.height === 0 ? 'the base' : length(join.height)}, ${sideWords(join.azimuth)}, ${method}`
+    : `${plural(members.length, 'stem')}, ${method}`;
 
 function Row({ group, today }: { group: PlantGroup; today: string }) {
   const look = useLookAtJoint();
@@ -39,7 +49,7 @@ function Row({ group, today }: { group: PlantGroup; today: string }) {
       />
       <div className="grid content-start gap-2">
         <strong>
-          {plural(group.members.length, 'stem')}, {group.method}, {shortDate(group.madeOn, today)}
+          {madeWords(group)}, {shortDate(group.madeOn, today)}
         </strong>
         <span className="soft">
           {group.outcome && `${WORDS[group.outcome]}, seen ${shortDate(group.lookedOn!, today)}. `}

@@ -14,6 +14,9 @@ import { useStemBench } from '../stem/queries';
 export interface Slot {
   member: Member;
   cohortId: string;
+  /** the stem as it was drawn, and how high it is to be; null: not drawn, or not thought of */
+  stem: StemRecord | null;
+  finished: number | null;
 }
 
 /** A branch nobody measured reaches so many times its thickness, a stem so many times its base. */
@@ -64,6 +67,8 @@ export function StemSlot({ name, cohorts, first, onChange, onOut }: Props) {
   const slot: Slot | null = sound
     ? {
         cohortId,
+        stem: stemRecord?.record ?? null,
+        finished: stemRecord?.decided.finished ?? null,
         member: {
           id: name,
           base: mm,
@@ -98,7 +103,7 @@ export function StemSlot({ name, cohorts, first, onChange, onOut }: Props) {
       <Field label="Drawn roots">
         <select className="select" value={drawn} onChange={(e) => setDrawn(e.target.value)}>
           <option value="">none</option>
-          {roots?.records.map((r) => (
+          {roots?.records.toReversed().map((r) => (
             <option key={r.id} value={r.id}>
               {r.label || 'a plant'}, {r.on}
             </option>

@@ -39,8 +39,9 @@ function firstOf(step: Recordable, asks: readonly Ask[], today: string): Inputs 
   };
   return {
     on: today,
-    done: '',
-    finished: true,
+    // one plant is made of them: the step stays open while stems are left to be set together
+    done: step.group ? '1' : '',
+    finished: !step.group || leftOf(step) <= step.group.members.length,
     losses: [loss],
     minutes: String(toldByClock(step)?.minutes ?? ''),
     note: '',
@@ -71,7 +72,11 @@ function toRecord(step: Recordable, asks: readonly Ask[], v: Inputs): Unsent<New
     note: v.note,
     nextTime: v.nextTime,
     meant: v.meant,
-    details: { ...toldBy(asks, v.details), ...bareOf(step) },
+    details: {
+      ...toldBy(asks, v.details),
+      ...bareOf(step),
+      ...(step.group ? { group: step.group } : {}),
+    },
   });
   return record;
 }

@@ -84,7 +84,7 @@ const QUIET =
 
 /** Where work is drawn and decided: stems that are set together, roots, or the stem; null: it is drawn nowhere. */
 function benchOf(s: RoundStep): { path: string; name: string } | null {
-  if (operation(s.operation).binds) return { path: 'fuse', name: 'Together' };
+  if (operation(s.operation).joins) return { path: 'fuse', name: 'Together' };
   if (s.lane === 'roots') return { path: 'roots', name: 'Roots' };
   return s.lane === 'top' ? { path: 'stem', name: 'Stem' } : null;
 }

@@ -2,66 +2,11 @@ import '../window';
 import { expect } from 'chai';
 import { Outlet } from 'react-router';
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
-import { protocolFor, type Root } from '@gonimos/core/roots';
 import { RootsPart } from '../../src/roots/bench';
 import { NOTHING_DECIDED } from '../../src/roots/drawing';
+import { rootBench as bench, rootRow as row } from '../benches';
 import { cohortOf } from '../cohort';
 import { ID, shown, within } from '../page';
-
-/** A root at so many degrees, mm thick. */
-const root = (id: string, azimuth: number, diameter: number, more: Partial<Root> = {}): Root => ({
-  id,
-  azimuth,
-  diameter,
-  height: 0,
-  angle: 5,
-  fibre: null,
-  path: [{ azimuth, out: 75 }],
-  forks: [],
-  faults: [],
-  note: '',
-  ...more,
-});
-const ROOTS = [
-  root('a', 0, 4),
-  root('b', 60, 4),
-  root('c', 120, 4),
-  root('d', 180, 9.5),
-  root('e', 240, 4),
-  root('f', 300, 4),
-  root('g', 30, 5, { faults: ['strangling'] }),
-];
-const row = (more: Partial<RootRecordRow> = {}): RootRecordRow => ({
-  id: ID(41),
-  label: 'no. 7',
-  on: '2037-03-02',
-  record: { trunk: 30, front: 180, under: null, profile: null, escaped: false, pests: '', roots: ROOTS },
-  decided: NOTHING_DECIDED,
-  note: '',
-  version: 2,
-  by: 'Ada',
-  ...more,
-});
-const bench = (more: Partial<RootBench> = {}): RootBench => ({
-  records: [row()],
-  classed: [],
-  left: null,
-  school: 'flat',
-  limit: { share: 0.4, words: '40 % may go at ‘Root work’, by its reserve then' },
-  step: { key: 'correct#1', title: 'Root work', opens: '2037-03-01', closes: '2037-04-01', ready: true },
-  container: 'basket-25',
-  heldUntil: '2037-09-01',
-  protocol: protocolFor({
-    group: 'deciduous-broadleaf',
-    school: 'flat',
-    plug: false,
-    limit: 0.4,
-    plants: 24,
-  }),
-  stems: [],
-  stances: [],
-  ...more,
-});
 
 const cohort = cohortOf({ live: 24 });
 const WithCohort = () => <Outlet context={cohort} />;

@@ -2,85 +2,12 @@ import '../window';
 import { expect } from 'chai';
 import { Outlet } from 'react-router';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import type { StemPart as Part } from '@gonimos/core/stem';
-import { GROWTH_GROUPS } from '@gonimos/core/taxa';
 import { StemPart } from '../../src/stem/bench';
 import { NOTHING_DECIDED } from '../../src/stem/sheet';
+import { PARTS, stemBench as bench, stemRow as row } from '../benches';
 import { cohortOf } from '../cohort';
 import { ID, shown, TODAY, within } from '../page';
 import { randomRecord } from '../../../core/test/roots/random-record';
-
-const part = (
-  id: string,
-  height: number,
-  azimuth: number,
-  diameter: number,
-  more: Partial<Part> = {},
-): Part => ({
-  id,
-  kind: 'branch',
-  height,
-  azimuth,
-  diameter,
-  since: null,
-  foliage: null,
-  feeds: null,
-  role: null,
-  rise: null,
-  vitality: null,
-  long: null,
-  note: '',
-  ...more,
-});
-const PARTS = [part('a', 120, 90, 6, { role: 'first' }), part('b', 150, 270, 7), part('c', 260, 40, 5)];
-const row = (more: Partial<StemRecordRow> = {}): StemRecordRow => ({
-  id: ID(31),
-  label: 'no. 7',
-  on: '2037-03-02',
-  record: { base: 30, height: 900, front: 180, girths: [], parts: PARTS },
-  decided: { ...NOTHING_DECIDED, finished: 400 },
-  note: '',
-  version: 2,
-  by: 'Ada',
-  ...more,
-});
-const bench = (more: Partial<StemBench> = {}): StemBench => ({
-  records: [row()],
-  start: {
-    year: 2037,
-    ring: 7.7,
-    tolerance: GROWTH_GROUPS['deciduous-broadleaf'],
-    vigour: 4,
-    caliper: 30,
-    height: 900,
-    litres: 12,
-    wall: 'air-pruning',
-  },
-  way: 'staged',
-  wounds: 'sealed',
-  sprouts: {
-    mean: 0.9,
-    own: null,
-    library: { value: 0.9, basis: 'common practice' },
-    stems: 0,
-    batches: 0,
-    shoots: null,
-  } as unknown as StemBench['sprouts'],
-  roots: [],
-  stances: [],
-  container: 'basket-25',
-  step: {
-    key: 'chop#1',
-    title: 'Chop',
-    operation: 'chop',
-    opens: '2037-02-20',
-    closes: '2037-03-30',
-    ready: true,
-  },
-  left: null,
-  held: { off: 0, kept: 0, days: null },
-  ...more,
-});
 
 const cohort = cohortOf({ live: 24 });
 const WithCohort = () => <Outlet context={cohort} />;

@@ -25,6 +25,7 @@ import * as batches from './024-batches.ts';
 import * as groups from './025-groups.ts';
 import * as stepWants from './026-step-wants.ts';
 import * as drawingChanged from './027-drawing-changed.ts';
+import * as joined from './028-joined.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -55,4 +56,5 @@ export const MIGRATIONS = [
   { name: '025-groups', ...groups },
   { name: '026-step-wants', ...stepWants },
   { name: '027-drawing-changed', ...drawingChanged },
+  { name: '028-joined', ...joined },
 ];

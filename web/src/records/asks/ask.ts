@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { ToldDetails } from '@gonimos/contract/details';
+import type { GroupTold } from '@gonimos/contract/fusing';
 import type { Fitting, Operation, Stretch } from '@gonimos/core/operations';
 import type { LossInput } from '../losses';
 
@@ -41,6 +42,8 @@ export interface Recordable {
   };
   /** filled by a drawing of the stem: the drawing, the share of the crown that goes, what is left */
   stem?: { drawnId: string; took: number | null; left: readonly string[] };
+  /** stems that are set together by it, as they were turned and placed */
+  group?: GroupTold;
   /** what a bench puts on the plant with the work, and what that is called */
   puts?: { title: string; lines: readonly Put[] };
   /** the model's chance that a plant lives through it, 0..1; null when the work is not severe */

@@ -2,6 +2,7 @@ import type { NewRecord } from '@gonimos/contract/records';
 import type { Operation } from '@gonimos/core/operations';
 import { emergence } from './emergence';
 import type { Ask, Inputs, Put, Recordable } from './ask';
+import { group } from './group';
 import { holds } from './holds';
 import { layer } from './layer';
 import { looks } from './looks';
@@ -29,6 +30,7 @@ const ASKS: readonly Ask[] = [
   pot,
   roots,
   stem,
+  group,
   holds,
   sizes,
   sprouts,
