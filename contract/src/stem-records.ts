@@ -1,6 +1,8 @@
 import type { LabStart } from '@gonimos/core/lab';
 import type { RootRecord } from '@gonimos/core/roots';
 import {
+  BANDS,
+  bandFaults,
   CHOP_WAYS,
   FEEDS,
   MOVES,
@@ -10,12 +12,14 @@ import {
   STYLES,
   stemFaults,
   wireFaults,
+  type Band,
   type ChopWay,
   type Feeds,
   type Move,
   type Role,
   type Vitality,
   type Sprouts,
+  type StemBand,
   type StemPartKind,
   type StemRecord,
   type StemWire,
@@ -120,6 +124,15 @@ const decided = body({
   /** where it is to be cut, mm; null: not decided */
   cutAt: measure(1, 20_000, 'mm').nullable().default(null),
   wires: array(wire).max(WIRES_MOST, `at most ${WIRES_MOST} wires`).default([]),
+  bands: array(
+    body({
+      what: string<Band>().oneOf(BANDS, noneOf(BANDS)).required('is missing'),
+      at: measure(1, 20_000, 'mm').required('is missing'),
+      metal: string<Metal>().oneOf(METAL_NAMES, noneOf(METAL_NAMES)).required('is missing'),
+    }),
+  )
+    .max(BANDS.length, `at most ${BANDS.length} bands`)
+    .default([]),
   aside: offMiddle(),
   behind: offMiddle(),
   lean: lean(),
@@ -129,15 +142,25 @@ const decided = body({
     .default([]),
 });
 
-/** Wires are on parts that are there. */
+/** A list of things that can be looked at one by one; an empty one where it is no list of such. */
+function listOf<T>(sent: unknown, most: number): T[] {
+  if (!Array.isArray(sent) || sent.length > most) return [];
+  return sent.every((x: unknown) => typeof x === 'object' && x !== null) ? (sent as T[]) : [];
+}
+
+/** Wires and bands are on what is there. */
 const laid = <T extends AnyObject>(schema: ObjectSchema<T>) =>
   schema.test('wires', function (sent) {
-    const { record, decided: wanted } = sent as { record?: unknown; decided?: { wires?: unknown } };
+    const { record, decided: wanted } = sent as {
+      record?: unknown;
+      decided?: { wires?: unknown; bands?: unknown };
+    };
     const whole = wellTyped(record);
-    const wires = wanted?.wires;
-    if (!whole || !Array.isArray(wires) || wires.length > WIRES_MOST) return true;
-    if (!wires.every((w: Partial<StemWire> | null) => typeof w === 'object' && w !== null)) return true;
-    const [fault] = wireFaults(whole, wires as StemWire[]);
+    if (!whole) return true;
+    const [fault] = [
+      ...wireFaults(whole, listOf<StemWire>(wanted?.wires, WIRES_MOST)),
+      ...bandFaults(whole, listOf<StemBand>(wanted?.bands, BANDS.length)),
+    ];
     return fault ? this.createError({ path: `decided.${fault.field}`, message: fault.text }) : true;
   });
 

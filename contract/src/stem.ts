@@ -1,5 +1,5 @@
 import { array } from 'yup';
-import { body, id, measure, text } from './fields.ts';
+import { body, date, id, measure, text } from './fields.ts';
 
 /** A stem as told with work on it. */
 export const stemTold = body({
@@ -9,4 +9,6 @@ export const stemTold = body({
   took: measure(0, 1, '').nullable().default(null),
   /** what was left for another time */
   left: array(text(200).required()).max(40, 'at most 40 lines').default([]),
+  /** of work that is not finished: what is left is done from then on; null: as soon as may be */
+  until: date().nullable().default(null),
 });

@@ -196,6 +196,66 @@ describe('work on a stem', () => {
     expect((await stemOf(cohortId)).left, 'taken back').to.equal(null);
   });
 
+  it('what a choice of shoots leaves for a season keeps its step for then, and says so; undone, it is as it was', async () => {
+    const elms = await w.enter(
+      { taxonId: 'ulmus-minor', standsAt: 'chop', started: 'spring 2031', container: 'basket-25' },
+      12,
+    );
+    const cut = await look(elms.id, {}, { stepKey: 'chop', on: '2037-03-08' });
+    expect(cut.statusCode, cut.body).to.equal(200);
+    const before = (await w.course(elms.id)).steps.find(
+      (s) => s.operation === 'shoot-choice' && s.status === 'planned',
+    )!;
+    const choice = () => w.step(elms.id, before.key);
+    const line = 'shoot at 190 mm, E, 2 mm: off when the leader is 4.6 mm';
+    const sprouts = { cut: 12, broke: 12, shoots: 40 };
+    const told = (stem: object, finished: boolean) =>
+      look(
+        elms.id,
+        { sprouts, stem: { left: [line], ...stem } },
+        { stepKey: before.key, finished, done: finished ? null : 0 },
+      );
+    await refusal(told({ until: TODAY }, false), 'details.stem.until');
+    await refusal(told({ until: '2038-05-01' }, true), 'is told of work that is not finished');
+    const sent = await told({ until: '2038-05-01' }, false);
+    expect(sent.statusCode, sent.body).to.equal(200);
+    const outcome = sent.json<Outcome>();
+    const after = await choice();
+    expect(after.status).to.equal('planned');
+    expect(after.opens! >= '2038-05-01', `${after.opens}`).to.equal(true);
+    // was, now, because
+    const moved = outcome.moved.find((m) => m.key === before.key)!;
+    expect(moved.was.opens).to.equal(before.opens);
+    expect(moved.now.opens).to.equal(after.opens);
+    expect(JSON.stringify(after.reasons)).to.contain('off when the leader is 4.6 mm');
+    expect((await stemOf(elms.id)).left!.lines).to.deep.equal([line]);
+    await w.v.post(`/records/${outcome.recordId}/undo`, { id: id() });
+    const undone = await choice();
+    expect([undone.opens, undone.closes]).to.deep.equal([before.opens, before.closes]);
+    // done for good, nothing of it is left
+    const done = await look(elms.id, { sprouts, stem: { took: 0.1 } }, { stepKey: before.key });
+    expect(done.statusCode, done.body).to.equal(200);
+    expect((await choice()).status).to.equal('done');
+  });
+
+  it('bands around the base are kept with the drawing, and what cannot be is refused by its field', async () => {
+    const { id: cohortId } = await w.ready();
+    const band = (more: object = {}) => ({ what: 'tourniquet', at: 12, metal: 'copper', ...more });
+    const bands = (...all: unknown[]) => keep(cohortId, { decided: { ...drawing().decided, bands: all } });
+    const kept = await bands(band(), band({ what: 'cage wire', at: 75 }));
+    expect(kept.statusCode, kept.body).to.equal(200);
+    const [row] = (await stemOf(cohortId)).records;
+    expect(row.decided.bands.map((b) => [b.what, b.at])).to.deep.equal([
+      ['tourniquet', 12],
+      ['cage wire', 75],
+    ]);
+    await refusal(bands(band({ at: 900 })), 'decided.bands[0].at');
+    await refusal(bands(band(), band()), 'decided.bands[1].what');
+    await refusal(bands(band({ what: 'cage wire', at: 10 })), 'it would hold nothing');
+    await refusal(bands(band({ metal: 'gold' })), 'decided.bands[0].metal');
+    await refusal(bands(null), 'decided.bands[0]');
+  });
+
   it('is refused where it cannot be: on work that is none of stem or crown, by a drawing of another, beyond all', async () => {
     const { id: cohortId } = await w.ready();
     const { id: other } = await w.ready();

@@ -1,3 +1,4 @@
+export * from './bands.ts';
 export * from './branches.ts';
 export * from './chop.ts';
 export * from './clean-up.ts';

@@ -178,6 +178,14 @@ export function layWire(record: StemRecord, wire: StemWire): WireLaid | null {
   };
 }
 
+/** A piece of wire: mm long and thick, and its weight. */
+export interface Piece {
+  metal: Metal;
+  gauge: number;
+  length: number;
+  grams: number;
+}
+
 /** Wire of one gauge for so many plants, with spare. */
 export interface WireWanted {
   metal: Metal;
@@ -187,10 +195,10 @@ export interface WireWanted {
 }
 
 /** What so many plants like this one take, by metal and gauge, with spare for hands and mistakes. */
-export function wireWanted(laid: readonly WireLaid[], plants: number): WireWanted[] {
+export function wireWanted(laid: readonly Piece[], plants: number): WireWanted[] {
   const by = new Map<string, WireWanted>();
   for (const l of laid) {
-    const { metal } = l.wire;
+    const { metal } = l;
     const key = `${metal} ${l.gauge}`;
     const so = by.get(key) ?? { metal, gauge: l.gauge, metres: 0, grams: 0 };
     so.metres += (l.length * plants * SPARE) / 1000;

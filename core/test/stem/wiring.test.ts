@@ -17,6 +17,8 @@ import {
 } from '@gonimos/core/stem';
 import { METALS } from '@gonimos/core/wire';
 
+/** How a strong plant grows. */
+const GROWS = { vigour: 4, ring: 3 };
 const part = (id: string, height: number, azimuth: number, diameter: number, more = {}): StemPart => ({
   id,
   kind: 'branch',
@@ -164,12 +166,13 @@ describe('wire on a stem', () => {
   it('for a cohort: metres and grams by gauge, with 15 % to spare, whatever the order', () => {
     const s = stem([part('a', 100, 90, 6), part('b', 400, 270, 3)]);
     const laid = [layWire(s, wire({ part: 'a' }))!, layWire(s, wire({ part: 'b' }))!];
-    const wanted = wireWanted(laid, 24);
+    const pieces = laid.map((l) => ({ ...l, metal: l.wire.metal }));
+    const wanted = wireWanted(pieces, 24);
     expect(wanted.map((w) => w.gauge)).to.deep.equal([2, 1]);
     expect(wanted[0].metres).to.be.closeTo((laid[0].length * 24 * 1.15) / 1000, 1e-9);
     expect(wanted[0].grams).to.be.closeTo(laid[0].grams * 24 * 1.15, 1e-9);
-    expect(wireWanted(laid.toReversed(), 24)).to.deep.equal(wanted);
-    expect(wireWanted([...laid, ...laid], 12)).to.have.length(2);
+    expect(wireWanted(pieces.toReversed(), 24)).to.deep.equal(wanted);
+    expect(wireWanted([...pieces, ...pieces], 12)).to.have.length(2);
   });
 
   it('what cannot be is told by its field', () => {
@@ -192,27 +195,56 @@ describe('what work by a drawing takes', () => {
   const s = stem([part('a', 100, 90, 6), part('b', 300, 270, 8)], { girths: [{ at: 300, mm: 10 }] });
 
   it('a cut takes the crown above it; a cut that was not decided, nothing that is known', () => {
-    const cut = { takes: true, cuts: true };
-    expect(workOnStem(s, { finished: 400, cutAt: 200 }, cut, 4).took).to.be.closeTo(0.82, 1e-9);
-    expect(workOnStem(s, { finished: 400, cutAt: null }, cut, 4).took).to.equal(null);
-    expect(workOnStem(s, { finished: 400, cutAt: 600 }, cut, 4).took).to.equal(null);
+    const cut = { takes: true, cuts: true, chooses: false };
+    expect(workOnStem(s, { finished: 400, cutAt: 200 }, cut, GROWS).took).to.be.closeTo(0.82, 1e-9);
+    expect(workOnStem(s, { finished: 400, cutAt: null }, cut, GROWS).took).to.equal(null);
+    expect(workOnStem(s, { finished: 400, cutAt: 600 }, cut, GROWS).took).to.equal(null);
   });
 
   it('other work takes what comes off by its faults within what its vigour bears; the rest is left, by name', () => {
     const whorl = [0, 90, 180, 270].map((side, i) => part('wxyz'[i], 200, side, 9));
     const many = stem(whorl, { girths: [{ at: 200, mm: 10 }] });
-    const trim = { takes: true, cuts: false };
-    const weak = workOnStem(many, { finished: 400, cutAt: null }, trim, 2);
-    const strong = workOnStem(many, { finished: 400, cutAt: null }, trim, 5);
+    const trim = { takes: true, cuts: false, chooses: false };
+    const weak = workOnStem(many, { finished: 400, cutAt: null }, trim, { ...GROWS, vigour: 2 });
+    const strong = workOnStem(many, { finished: 400, cutAt: null }, trim, { ...GROWS, vigour: 5 });
     expect(strong.took!).to.be.above(weak.took!);
     expect(weak.left.length).to.be.above(strong.left.length);
     expect(weak.left[0]).to.match(/^branch at 200 mm, \w+, 9 mm: /);
   });
 
   it('work that takes nothing of the top says nothing of it', () => {
-    expect(workOnStem(s, { finished: 400, cutAt: 200 }, { takes: false, cuts: false }, 4)).to.deep.equal({
+    const nothing = { takes: false, cuts: false, chooses: true };
+    expect(workOnStem(s, { finished: 400, cutAt: 200 }, nothing, GROWS)).to.deep.equal({
       took: null,
       left: [],
+      seasons: null,
     });
+  });
+
+  it('choosing among shoots: the rest waits until the leader is a third of the wound, told in seasons; then it goes', () => {
+    // cut at 200 mm where the stem is 13.8 mm: the leader stands at 4.6 mm; both thinner ones on its side go then
+    const shoots = (mm: number) => [
+      part('l', 195, 90, mm, { kind: 'shoot', rise: 60 }),
+      part('r', 180, 270, 2.5, { kind: 'shoot' }),
+      part('x', 185, 100, 2, { kind: 'shoot' }),
+      part('y', 190, 110, 2, { kind: 'shoot' }),
+    ];
+    const choose = { takes: true, cuts: false, chooses: true };
+    const at = { finished: 400, cutAt: 200 };
+    const young = workOnStem(stem(shoots(3)), at, choose, { vigour: 4, ring: 0.5 });
+    expect(young.took).to.equal(null);
+    expect(young.left).to.deep.equal([
+      'shoot at 190 mm, E, 2 mm: off when the leader is 4.6 mm',
+      'shoot at 185 mm, E, 2 mm: off when the leader is 4.6 mm',
+    ]);
+    // 1.6 mm short at a millimetre a season
+    expect(young.seasons).to.equal(2);
+    expect(workOnStem(stem(shoots(3)), at, choose, { vigour: 4, ring: 2 }).seasons).to.equal(1);
+    const old = workOnStem(stem(shoots(5)), at, choose, { vigour: 4, ring: 0.5 });
+    expect([old.left, old.seasons]).to.deep.equal([[], null]);
+    expect(old.took).to.be.within(0.01, 0.5);
+    // where no cut was decided it is trimmed as any other
+    const none = workOnStem(stem(shoots(3)), { finished: 400, cutAt: null }, choose, GROWS);
+    expect(none.seasons).to.equal(null);
   });
 });

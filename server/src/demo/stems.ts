@@ -59,6 +59,7 @@ const UNDECIDED: NewStemRecord['decided'] = {
   way: null,
   cutAt: null,
   wires: [],
+  bands: [],
   aside: 0,
   behind: 0,
   lean: null,

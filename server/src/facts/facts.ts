@@ -183,6 +183,14 @@ function stepFacts(c: CohortRow, records: RecordFact[]): Record<string, StepFact
     else if (r.kind === 'let go') steps[key] = { status: 'dropped' };
     else if (r.kind === 'work' && !r.finished && r.details.looks?.again)
       steps[key] = { ...now, missed: undefined, again: { on: r.onDate, found: r.details.looks.again } };
+    // what was left waits for its day
+    else if (r.kind === 'work' && !r.finished && r.details.stem?.until)
+      steps[key] = {
+        ...now,
+        missed: undefined,
+        moved: undefined,
+        putOff: { until: r.details.stem.until, reason: r.details.stem.left.join('; ') || r.note },
+      };
     // it stays on some of them: they are looked at again
     else if (r.kind === 'work' && !r.finished && r.details.fittings?.tend)
       steps[key] = {

@@ -18,6 +18,10 @@ export const stemFollower: Follower = {
     if (!told) return;
     if (told.took !== null && operation?.lane !== 'top')
       throw wrongField('details.stem.took', 'cannot be: this is no work on stem or crown');
+    if (told.until !== null && told.until <= r.on)
+      throw wrongField('details.stem.until', `is not after ${r.on}`);
+    if (told.until !== null && r.finished)
+      throw wrongField('details.stem.until', 'is told of work that is not finished');
     if (told.drawnId === null) return;
     const drawn = await trx('stem_record')
       .where({ id: told.drawnId, cohortId: r.cohortId, withdrawn: false })

@@ -41,7 +41,8 @@ function firstOf(step: Recordable, asks: readonly Ask[], today: string): Inputs 
     on: today,
     // one plant is made of them: the step stays open while stems are left to be set together
     done: step.group ? '1' : '',
-    finished: !step.group || leftOf(step) <= step.group.members.length,
+    // what a bench leaves for a day keeps the step open as well
+    finished: !step.stem?.until && (!step.group || leftOf(step) <= step.group.members.length),
     losses: [loss],
     minutes: String(toldByClock(step)?.minutes ?? ''),
     note: '',

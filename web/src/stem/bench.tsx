@@ -2,9 +2,8 @@ import { useDeferredValue, useMemo, useReducer, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import { operation } from '@gonimos/core/operations';
 import { UPRIGHT } from '@gonimos/core/stance';
-import { chopPlan, sacrificesOf, stemFaults, workOnStem, type StemWire } from '@gonimos/core/stem';
+import { chopPlan, sacrificesOf, stemFaults, type StemWire } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
@@ -12,8 +11,8 @@ import { inUnits } from '../common/units';
 import { Dates, Keep } from '../drawings/keep';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import { useToday } from '../nursery/queries';
-import type { Put } from '../records/asks';
 import { AboveView } from './above-view';
+import { BandLines } from './bands';
 import { Branches } from './branches';
 import { Chops } from './chops';
 import { PartFields } from './part-fields';
@@ -23,11 +22,12 @@ import { useStemBench } from './queries';
 import { Sacrifices } from './sacrifices';
 import { draw, drawingOf, emptyStem, NOTHING_DECIDED, wireOn, type Sheet } from './sheet';
 import { StemFields, Wanted } from './stem-fields';
-import { RecordStemWork, type Recording } from './record-work';
+import { RecordStemWork } from './record-work';
+import { putsOf, recordingOf, type Recording } from './recording';
 import { Since } from './since';
 import { DecidedElsewhere, StanceFields, stanceOf } from './stance';
 import { Surface } from './surface';
-import { useWires } from './use-wires';
+import { useBands, useWires } from './use-wires';
 import { Wires } from './wires';
 
 /** The stem of a cohort's plant: what stands on it, what it is to become, and where it is cut. */
@@ -38,37 +38,6 @@ export function StemPart() {
   if (!data || !today) return <Loading error={error} />;
   return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
 }
-
-/** What the next work of the course takes by what is drawn, and leaves. */
-function workOn(bench: StemBench, { record, decided }: Sheet) {
-  const op = operation(bench.step!.operation);
-  const { finished, cutAt } = decided;
-  const asked = { takes: op.topLoss.value > 0, cuts: op.oldWood === true };
-  return workOnStem(record, { finished, cutAt }, asked, bench.start.vigour);
-}
-
-/** Most that a note in the register holds. */
-const NOTE = 80;
-
-/** Wires as they go into the register: each with what it sits on and the day it bites. */
-const putsOf = ({ laid, bites, stretches }: ReturnType<typeof useWires>): Put[] =>
-  laid.flatMap((l, i) => {
-    const { of, share } = stretches[i];
-    const note = `${l.gauge} mm ${l.wire.metal}, ${l.words}`.slice(0, NOTE);
-    return bites[i] ? [{ what: 'wire' as const, note, due: bites[i].due, stretch: { of, share } }] : [];
-  });
-
-/** The work that the course has next, filled by what was decided. */
-const recordingOf = (
-  bench: StemBench,
-  drawing: Sheet,
-  drawnId: string,
-  wired: ReturnType<typeof useWires>,
-): Recording => ({
-  stepKey: bench.step!.key,
-  told: { drawnId, ...workOn(bench, drawing) },
-  puts: putsOf(wired),
-});
 
 /** The roots of a plant as they were last drawn, and how it leant then. */
 function rootsOf(bench: StemBench, label: string): RootsDrawn | null {
@@ -119,6 +88,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
   const roots = useMemo(() => rootsOf(bench, at.label), [bench, at.label]);
   const chosen = record.parts.find((p) => p.id === drawing.chosen);
   const wired = useWires(cohort.id, record, decided.wires);
+  const bands = useBands(cohort.id, record, decided.bands);
   const open = (r: StemRecordRow) => {
     at.take(r);
     act({ do: 'open', sheet: { record: r.record, decided: r.decided } });
@@ -170,7 +140,15 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             })
           }
         />
-        <Surface cohort={cohort} drawing={drawing} plan={plan} laid={wired.laid} act={act} today={today} />
+        <Surface
+          cohort={cohort}
+          drawing={drawing}
+          plan={plan}
+          laid={wired.laid}
+          bands={bands}
+          act={act}
+          today={today}
+        />
         {record.parts.length > 1 && (
           <AboveView
             record={record}
@@ -222,9 +200,17 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             plants={cohort.live}
             chosen={chosen}
             held={bench.held}
+            bands={bands}
             today={today}
             onWires={setWires}
-          />
+          >
+            <BandLines
+              record={record}
+              laid={bands}
+              today={today}
+              onBands={(all) => act({ do: 'decide', decided: { bands: all } })}
+            />
+          </Wires>
         )}
         {looks.length > 0 && (
           <Sacrifices
@@ -239,7 +225,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             <button
               type="button"
               className="btn btn-outline"
-              onClick={() => setRecording(recordingOf(bench, drawing, kept.id, wired))}
+              onClick={() => setRecording(recordingOf(bench, drawing, kept.id, putsOf(wired, bands), today))}
             >
               Record ‘{bench.step.title}’
             </button>

@@ -1,4 +1,11 @@
-import { stemAt, type StemPart, type StemPartKind, type StemRecord, type WireLaid } from '@gonimos/core/stem';
+import {
+  stemAt,
+  type BandLaid,
+  type StemPart,
+  type StemPartKind,
+  type StemRecord,
+  type WireLaid,
+} from '@gonimos/core/stem';
 import { coilStrokes, type At } from './coils';
 
 /** What the drawing is laid out by, mm: how high and wide it is, and the size of its letters. */
@@ -75,6 +82,33 @@ export function Wires({ l, record, laid }: { l: Layout; record: StemRecord; laid
       fill="none"
       stroke="var(--color-info)"
       strokeWidth={Math.max(l.size * 0.14, w.gauge * 0.7)}
+      strokeLinecap="round"
+      pointerEvents="none"
+    />
+  ));
+}
+
+/** What goes around the base: a tourniquet as turns that are seen, a cage as uprights bound by loops. */
+export function Bands({ l, record, laid }: { l: Layout; record: StemRecord; laid: readonly BandLaid[] }) {
+  const across = (at: number) => {
+    const half = (stemAt(record, at) / 2) * 1.12;
+    return `M${-half} ${-at}H${half}`;
+  };
+  const shape = ({ band, gauge }: BandLaid): string => {
+    if (band.what === 'tourniquet') return across(band.at) + across(band.at + gauge * 1.6);
+    const top = Math.min(band.at, l.top);
+    const uprights = [-0.36, 0, 0.36].map(
+      (x) => `M${x * stemAt(record, 0)} 0L${x * stemAt(record, top)} ${-top}`,
+    );
+    return uprights.join('') + [0.15, 0.5, 0.85].map((t) => across(t * top)).join('');
+  };
+  return laid.map((b) => (
+    <path
+      key={b.band.what}
+      d={shape(b)}
+      fill="none"
+      stroke="var(--color-info)"
+      strokeWidth={Math.max(l.size * 0.14, b.gauge * 0.7)}
       strokeLinecap="round"
       pointerEvents="none"
     />

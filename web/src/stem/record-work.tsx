@@ -1,16 +1,8 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { useCourse } from '../course/queries';
 import { recordable } from '../course/recordable';
-import type { Put, Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
-
-/** Work that was decided at the bench. */
-export interface Recording {
-  stepKey: string;
-  told: NonNullable<Recordable['stem']>;
-  /** wires that go on with it */
-  puts: readonly Put[];
-}
+import type { Recording } from './recording';
 
 interface Props {
   cohort: Cohort;

@@ -32,6 +32,7 @@ export const NOTHING_DECIDED: Decided = {
   way: null,
   cutAt: null,
   wires: [],
+  bands: [],
   aside: 0,
   behind: 0,
   lean: null,

@@ -1,9 +1,17 @@
 import { useState, type PointerEvent } from 'react';
-import { isAlive, placesOf, stemAt, type ChopCut, type StemRecord, type WireLaid } from '@gonimos/core/stem';
+import {
+  isAlive,
+  placesOf,
+  stemAt,
+  type BandLaid,
+  type ChopCut,
+  type StemRecord,
+  type WireLaid,
+} from '@gonimos/core/stem';
 import { length } from '../common/units';
 import type { Spot, Trace } from '../drawings/trace';
 import { TraceImage } from '../drawings/trace-image';
-import { Part, Wires, type Layout } from './part-shapes';
+import { Bands, Part, Wires, type Layout } from './part-shapes';
 
 interface Props {
   record: StemRecord;
@@ -14,6 +22,7 @@ interface Props {
   cutAt: number | null;
   /** wires that are on it or are to go on */
   laid: readonly WireLaid[];
+  bands: readonly BandLaid[];
   chosen: string | null;
   /** a picture behind it, to be traced */
   trace: Trace | null;
@@ -203,6 +212,7 @@ export function StemView(p: Props) {
           />
         ))}
       <Wires l={l} record={record} laid={p.laid} />
+      <Bands l={l} record={record} laid={p.bands} />
       <Cuts l={l} record={record} cuts={p.cuts} />
     </svg>
   );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import { stemAt, type ChopPlan, type StemPartKind, type WireLaid } from '@gonimos/core/stem';
+import { stemAt, type BandLaid, type ChopPlan, type StemPartKind, type WireLaid } from '@gonimos/core/stem';
 import { placed, type Trace } from '../drawings/trace';
 import { TraceTools } from '../drawings/trace-tools';
 import { newPart, type Act, type Drawing } from './sheet';
@@ -13,12 +13,13 @@ interface Props {
   /** where it may be cut; null while it is not known */
   plan: ChopPlan | null;
   laid: readonly WireLaid[];
+  bands: readonly BandLaid[];
   act: (a: Act) => void;
   today: string;
 }
 
 /** What is drawn on: what the next tap adds, a picture behind, the stem from the front, and its parts by name. */
-export function Surface({ cohort, drawing, plan, laid, act, today }: Props) {
+export function Surface({ cohort, drawing, plan, laid, bands, act, today }: Props) {
   const { record, decided } = drawing;
   const [kind, setKind] = useState<StemPartKind>('branch');
   const [trace, setTrace] = useState<Trace | null>(null);
@@ -61,6 +62,7 @@ export function Surface({ cohort, drawing, plan, laid, act, today }: Props) {
         cuts={plan?.cuts ?? []}
         cutAt={decided.cutAt ?? null}
         laid={laid}
+        bands={bands}
         chosen={drawing.chosen}
         onChoose={(id) => act({ do: 'choose', id })}
         onPlace={place}

@@ -1,6 +1,13 @@
 import { useMemo } from 'react';
 import type { BiteOfStretch } from '@gonimos/contract/fittings';
-import { layWire, type StemRecord, type StemWire, type WireLaid } from '@gonimos/core/stem';
+import {
+  layBand,
+  layWire,
+  type StemBand,
+  type StemRecord,
+  type StemWire,
+  type WireLaid,
+} from '@gonimos/core/stem';
 import { useBites } from '../fittings/queries';
 
 /** When wires bite, in their order; shorter while it is not known. */
@@ -23,4 +30,20 @@ export function useWires(cohortId: string, record: StemRecord, wires: readonly S
   const told = useBites(cohortId, asked).data ?? [];
   const bites = asked.flatMap((a) => told.find((b) => b.id === a.id) ?? []);
   return { laid, bites: bites.length === laid.length ? bites : [], stretches: asked };
+}
+
+/** What goes around the base of a stem as it is laid, and the day each bites. */
+export function useBands(cohortId: string, record: StemRecord, bands: readonly StemBand[]) {
+  const laid = useMemo(() => bands.map((b) => layBand(record, b)), [record, bands]);
+  const asked = useMemo(
+    () =>
+      laid.map(({ band, stretch }) => ({
+        id: band.what,
+        of: thousandths(Math.min(1, stretch.of)),
+        share: thousandths(stretch.share),
+      })),
+    [laid],
+  );
+  const told = useBites(cohortId, asked).data ?? [];
+  return laid.map((l, i) => ({ ...l, asked: asked[i], bite: told.find((b) => b.id === l.band.what) }));
 }

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { StemBench } from '@gonimos/contract/stem-records';
 import { operation } from '@gonimos/core/operations';
 import {
@@ -7,7 +7,9 @@ import {
   MOVES,
   wiresFor,
   wireWanted,
+  type BandLaid,
   type Move,
+  type Piece,
   type StemPart,
   type StemRecord,
   type StemWire,
@@ -31,7 +33,10 @@ interface Props {
   chosen: StemPart | undefined;
   held: StemBench['held'];
   today: string;
+  /** what goes around the base, which is told below the wires */
+  bands: readonly BandLaid[];
   onWires: (wires: StemWire[]) => void;
+  children?: ReactNode;
 }
 
 const MOVE_WORDS: Record<Move, string> = {
@@ -149,8 +154,8 @@ function WireLine({
 }
 
 /** What the wires of so many plants take, by gauge. */
-function Wanted({ laid, plants }: { laid: readonly WireLaid[]; plants: number }) {
-  const wanted = useMemo(() => wireWanted(laid, plants), [laid, plants]);
+function Wanted({ pieces, plants }: { pieces: readonly Piece[]; plants: number }) {
+  const wanted = useMemo(() => wireWanted(pieces, plants), [pieces, plants]);
   return (
     <p>
       For {plural(plants, 'plant')} like this one, with spare:{' '}
@@ -166,7 +171,23 @@ function Wanted({ laid, plants }: { laid: readonly WireLaid[]; plants: number })
 }
 
 /** What holds the movement of a stem and its branches: each wire with its gauge, way, anchor and the day it bites. */
-export function Wires({ record, wires, laid, bites, plants, chosen, held, today, onWires }: Props) {
+export function Wires({
+  record,
+  wires,
+  laid,
+  bites,
+  plants,
+  chosen,
+  held,
+  bands,
+  today,
+  onWires,
+  children,
+}: Props) {
+  const pieces = [
+    ...laid.map((l) => ({ ...l, metal: l.wire.metal })),
+    ...bands.map((b) => ({ ...b, metal: b.band.metal })),
+  ];
   const busy = new Set(wires.flatMap((w) => [w.part, w.with]));
   const free = record.parts.filter((p) => isShoot(p) && !busy.has(p.id));
   const add = (w: Partial<StemWire>) => onWires([...wires, wireOn(w)]);
@@ -174,7 +195,7 @@ export function Wires({ record, wires, laid, bites, plants, chosen, held, today,
   return (
     <section aria-label="Wire" className="grid gap-2">
       <h3 className="text-lg">Wire</h3>
-      {wires.length > 0 && (
+      {pieces.length > 0 && (
         <p className="bg-[var(--slip)] px-3 py-2 text-sm">
           {operation('wire').caution} Local rules come first.
         </p>
@@ -219,7 +240,8 @@ export function Wires({ record, wires, laid, bites, plants, chosen, held, today,
           ))}
         </ul>
       )}
-      {laid.length > 0 && <Wanted laid={laid} plants={plants} />}
+      {children}
+      {pieces.length > 0 && <Wanted pieces={pieces} plants={plants} />}
       {held.off > 0 && (
         <p className="soft">
           Of {plural(held.off, 'wire')} that came off this kind, {held.kept} kept what they held

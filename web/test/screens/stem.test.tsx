@@ -4,7 +4,7 @@ import { Outlet } from 'react-router';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
 import { StemPart } from '../../src/stem/bench';
 import { NOTHING_DECIDED } from '../../src/stem/sheet';
-import { PARTS, stemBench as bench, stemRow as row } from '../benches';
+import { PARTS, partOf, stemBench as bench, stemRow as row } from '../benches';
 import { cohortOf } from '../cohort';
 import { ID, shown, TODAY, within } from '../page';
 import { randomRecord } from '../../../core/test/roots/random-record';
@@ -157,6 +157,89 @@ describe('the stem bench', () => {
       note: '2 mm aluminium, branch at 120 mm, E, 6 mm',
       due: '2037-07-18',
     });
+  });
+
+  it('a tourniquet and a cage go around the base, are drawn, bite by what they sit on, and go on with the work', async () => {
+    const kept = row({
+      decided: {
+        ...NOTHING_DECIDED,
+        finished: 400,
+        bands: [{ what: 'tourniquet', at: 12, metal: 'copper' }],
+      },
+    });
+    const course = { steps: [{ ...bench().step, lane: 'top', part: 0, about: null, minutes: 60 }] };
+    const p = await page(bench({ records: [kept] }), {
+      [`/cohorts/${ID(1)}/course`]: course,
+      'POST /records': { recordId: 'r', live: 24, pending: 0, moved: [] },
+    });
+    const around = within(await p.findByRole('group', { name: 'Around the base' }));
+    await around.findByText(/Bites by 18 Jul/);
+    expect(around.getByRole('listitem', { name: 'tourniquet' }).textContent).to.match(
+      /^tourniquet at 12 mm, 2 turns 3\.0 mm copper, \d+ mm\. Bites by/,
+    );
+    expect(around.queryByRole('button', { name: 'Tourniquet at the base' })).to.equal(null);
+    await p.user.click(p.getByRole('button', { name: 'Record ‘Chop’' }));
+    await p.user.click(await p.findByRole('button', { name: 'Record' }));
+    await p.until(() => expect(p.sent.some((x) => x.path === '/records')).to.equal(true));
+    const { details } = p.sent.find((x) => x.path === '/records')!.body as {
+      details: { fittings: { on: object[] } };
+    };
+    expect(details.fittings.on).to.have.length(1);
+    expect(details.fittings.on[0]).to.deep.include({
+      what: 'tourniquet',
+      note: '3 mm copper, at 12 mm, 2 turns',
+      due: '2037-07-18',
+    });
+  });
+
+  it('a cage is set to a height; nonsense leaves what stood; taken away it is no more', async () => {
+    const p = await page(bench());
+    const around = within(await p.findByRole('group', { name: 'Around the base' }));
+    await p.user.click(around.getByRole('button', { name: 'Cage wire round the base' }));
+    const top = around.getByLabelText(/^Top of cage wire/);
+    expect((top as HTMLInputElement).value).to.equal('75');
+    await p.user.clear(top);
+    await p.user.type(top, '90');
+    expect(around.getByRole('listitem').textContent).to.contain('from the soil to 90 mm');
+    await p.user.clear(top);
+    await p.user.type(top, '5000');
+    // 5, 50 and 500 are heights of this stem, 5000 is none
+    expect(around.getByRole('listitem').textContent).to.contain('from the soil to 500 mm');
+    await p.user.selectOptions(around.getByLabelText('Metal of cage wire'), 'stainless');
+    expect(p.text()).to.match(/For 24 plants like this one, with spare: 2\.0 mm stainless \d+/);
+    await p.user.click(around.getByRole('button', { name: 'Without cage wire' }));
+    expect(around.queryAllByRole('listitem')).to.deep.equal([]);
+  });
+
+  it('choosing among shoots leaves the rest for a season: the day stands on the sheet, and the step stays open', async () => {
+    const shoots = [
+      partOf('l', 195, 90, 3, { kind: 'shoot', rise: 60 }),
+      partOf('r', 180, 270, 2.5, { kind: 'shoot' }),
+      partOf('x', 185, 100, 2, { kind: 'shoot' }),
+    ];
+    const step = { ...bench().step!, key: 'chop.shoot-choice', operation: 'shoot-choice', title: 'Choose' };
+    const kept = row({
+      record: { base: 30, height: 300, front: 180, girths: [], parts: shoots },
+      decided: { ...NOTHING_DECIDED, finished: 400, cutAt: 200 },
+    });
+    const course = { steps: [{ ...step, lane: 'top', part: 0, about: null, minutes: 60 }] };
+    const p = await page(bench({ records: [kept], step }), {
+      [`/cohorts/${ID(1)}/course`]: course,
+      'POST /records': { recordId: 'r', live: 24, pending: 0, moved: [] },
+    });
+    await p.user.click(await p.findByRole('button', { name: 'Record ‘Choose’' }));
+    await p.findByText('the step comes back then');
+    await p.user.click(p.getByRole('button', { name: 'Record' }));
+    await p.until(() => expect(p.sent.some((x) => x.path === '/records')).to.equal(true));
+    const sent = p.sent.find((x) => x.path === '/records')!.body as {
+      finished: boolean;
+      details: { stem: { left: string[]; until: string } };
+    };
+    expect(sent.finished).to.equal(false);
+    expect(sent.details.stem.left[0]).to.match(
+      /^shoot at 185 mm, E, 2 mm: off when the leader is [\d.]+ mm$/,
+    );
+    expect(sent.details.stem.until).to.equal('2038-02-07');
   });
 
   describe('how it stands', () => {

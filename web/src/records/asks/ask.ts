@@ -41,7 +41,7 @@ export interface Recordable {
     left: readonly string[];
   };
   /** filled by a drawing of the stem: the drawing, the share of the crown that goes, what is left */
-  stem?: { drawnId: string; took: number | null; left: readonly string[] };
+  stem?: { drawnId: string; took: number | null; left: readonly string[]; until: string | null };
   /** stems that are set together by it, as they were turned and placed */
   group?: GroupTold;
   /** what a bench puts on the plant with the work, and what that is called */

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { Field } from '../../common/field';
+import { FormDay } from '../../common/form-day';
 import { typed } from '../../common/numbers';
 import { linesOf, NUMBER, type Ask } from './ask';
 
@@ -11,6 +12,7 @@ export const stem: Ask = {
     took: typeof drawn?.took === 'number' ? String(Math.round(drawn.took * 100)) : '',
     left: drawn?.left.join('\n') ?? '',
     drawnId: drawn?.drawnId ?? '',
+    until: drawn?.until ?? '',
   }),
   Fields: ({ step, form, fault }) => (
     <>
@@ -29,12 +31,18 @@ export const stem: Ask = {
       >
         <textarea className="textarea" rows={2} {...form.register('details.stem.left')} />
       </Field>
+      {step.stem?.until && (
+        <Field label="The rest from" hint="the step comes back then" error={fault('until')}>
+          <FormDay form={form} name="details.stem.until" />
+        </Field>
+      )}
     </>
   ),
   told: (v) => {
     const took = typed(v.took);
     const left = linesOf(v.left);
     if (took === undefined && left.length === 0 && !v.drawnId) return null;
-    return { drawnId: v.drawnId || null, took: took === undefined ? null : took / 100, left };
+    const share = took === undefined ? null : took / 100;
+    return { drawnId: v.drawnId || null, took: share, left, until: v.until || null };
   },
 };
