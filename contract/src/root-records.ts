@@ -167,7 +167,16 @@ export interface RootBench {
   /** most of the feeders that may go at the next root work, 0..1, and why */
   limit: { share: number; words: string };
   /** the step of the course it would be done on, where there is one */
-  step: { key: string; title: string; opens: string; closes: string; ready: boolean } | null;
+  step: {
+    key: string;
+    title: string;
+    operation: string;
+    opens: string;
+    closes: string;
+    ready: boolean;
+  } | null;
+  /** steps that uncover roots, done and to come, in their order */
+  exposures: { key: string; title: string; opens: string | null; doneOn: string | null }[];
   /** what the next pot is */
   container: string | null;
   /** when what is put on the roots today has to be looked at */

@@ -47,7 +47,15 @@ export const rootBench = (more: Partial<RootBench> = {}): RootBench => ({
   left: null,
   school: 'flat',
   limit: { share: 0.4, words: '40 % may go at ‘Root work’, by its reserve then' },
-  step: { key: 'correct#1', title: 'Root work', opens: '2037-03-01', closes: '2037-04-01', ready: true },
+  exposures: [],
+  step: {
+    key: 'correct#1',
+    title: 'Root work',
+    operation: 'root-work',
+    opens: '2037-03-01',
+    closes: '2037-04-01',
+    ready: true,
+  },
   container: 'basket-25',
   heldUntil: '2037-09-01',
   protocol: protocolFor({

@@ -177,6 +177,7 @@ export const ROOTS = [
       loss: [0.08, 0],
       rest: 0.5,
       established: 0.5,
+      uncovers: true,
     },
   ),
   row('tile-set', 'Lay the tile under the roots', 'roots', ROOT_WORK, 4, ['tile'], { loss: [0.1, 0] }),

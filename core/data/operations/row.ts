@@ -22,6 +22,7 @@ export interface More extends Partial<
     | 'fills'
     | 'binds'
     | 'joins'
+    | 'uncovers'
     | 'gives'
     | 'tends'
     | 'risk'

@@ -164,6 +164,8 @@ export interface Operation {
   risk?: Risk;
   /** small care: where nobody recorded it in time it lapses by itself */
   lapses?: boolean;
+  /** shows a further length of root */
+  uncovers?: boolean;
   /** disturbs the roots: kept from frost for some weeks */
   loosens?: boolean;
   /** shows whether the roots hold again */

@@ -5,6 +5,7 @@ export * from './care.ts';
 export { centring, type Centring } from './centring.ts';
 export * from './choices.ts';
 export * from './drawn.ts';
+export { exposure, type ExposureStage } from './exposure.ts';
 export { facesOf, type Face } from './faces.ts';
 export * from './holds.ts';
 export * from './measures.ts';

@@ -9,6 +9,7 @@ export * from './record.ts';
 export * from './sacrifice.ts';
 export * from './select.ts';
 export * from './sprouts.ts';
+export { takeOver, type TakeOver } from './take-over.ts';
 export * from './wiring.ts';
 export { workOnStem, type StemWork } from './work.ts';
 export { stemSince, type StemSince } from './since.ts';

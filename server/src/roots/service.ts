@@ -1,6 +1,7 @@
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import type { StemRecordRow } from '@gonimos/contract/stem-records';
 import { container } from '@gonimos/core/containers';
+import { operations } from '@gonimos/core/operations';
 import { rootAngle } from '@gonimos/core/programmes';
 import { protocolFor } from '@gonimos/core/roots';
 import { taxon, toleranceOf } from '@gonimos/core/taxa';
@@ -21,7 +22,21 @@ const nextRootWork = (sql: Sql, cohortId: string) =>
     .where({ cohortId, lane: 'roots', status: 'planned' })
     .whereNotNull('rootCut')
     .orderBy('seq')
-    .first('key', 'title', 'opens', 'closes', 'ready', 'rootCut', 'container');
+    .first('key', 'title', 'operation', 'opens', 'closes', 'ready', 'rootCut', 'container');
+
+/** Steps of the course that uncover roots, done and to come. */
+const readExposures = (sql: Sql, cohortId: string): Promise<RootBench['exposures']> =>
+  sql('course_step')
+    .where({ cohortId })
+    .whereIn('status', ['planned', 'done'])
+    .whereIn(
+      'operation',
+      operations()
+        .filter((o) => o.uncovers)
+        .map((o) => o.id),
+    )
+    .orderBy('seq')
+    .select('key', 'title', 'opens', 'doneOn');
 
 /** How much may go at the next work on its roots, and why so much. */
 function limitOf(
@@ -66,8 +81,16 @@ export async function readRootBench(
     school,
     limit,
     step: step
-      ? { key: step.key, title: step.title, opens: step.opens!, closes: step.closes!, ready: step.ready }
+      ? {
+          key: step.key,
+          title: step.title,
+          operation: step.operation,
+          opens: step.opens!,
+          closes: step.closes!,
+          ready: step.ready,
+        }
       : null,
+    exposures: await readExposures(sql, cohortId),
     container: step?.container ?? cohort.container,
     stems: lastOfEach(await readDrawings<StemRecordRow>(sql, 'stem_record', cohortId)).map(
       ({ label, record, decided }) => ({ label, record, finished: decided.finished ?? null }),

@@ -13,19 +13,18 @@ import {
   type RootPlan,
   type RootRecord,
 } from '@gonimos/core/roots';
+import { operation } from '@gonimos/core/operations';
 import { taxon } from '@gonimos/core/taxa';
 import { ringsOf } from '@gonimos/core/trunk';
-import { useCourse } from '../course/queries';
-import { recordable } from '../course/recordable';
 import { Loading } from '../common/loading';
 import { Dates, Keep } from '../drawings/keep';
 import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
-import type { Put, Recordable } from '../records/asks';
-import { RecordSheet } from '../records/record-sheet';
+import { RecordWork, type Working } from './record-work';
 import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
+import { Exposure, leftAtExposure, levelsOf } from './exposure';
 import { Faces } from './faces';
 import { Help } from './help';
 import { PotFields } from './pot-fields';
@@ -118,8 +117,14 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
   const mine = bench.records.filter((r) => r.label === (row?.label ?? at.label));
   const before = row && mine[mine.indexOf(row) - 1];
+  const uncovers = bench.step ? operation(bench.step.operation).uncovers === true : false;
   const toWork = () => {
-    if (!fits || !row || !bench.step) return;
+    if (!row || !bench.step) return;
+    if (uncovers) {
+      const told = { drawnId: row.id, took: null, left: leftAtExposure(record, bench) };
+      return setWorking({ stepKey: bench.step.key, told, puts: [] });
+    }
+    if (!fits) return;
     const help = helpGiven(cohort, record, plan, decided.remedies);
     setWorking({
       stepKey: bench.step.key,
@@ -165,6 +170,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             plan={fits ? plan : null}
             numbers={numbers}
             terms={terms}
+            levels={levelsOf(record, bench.exposures)}
             act={act}
             today={today}
           />
@@ -213,6 +219,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             <MeasureTable now={measures} plan={fits ? plan : null} />
             <ScoreLine rows={mine} terms={terms} />
             <Faces record={record} />
+            <Exposure record={record} exposures={bench.exposures} today={today} />
           </div>
         )}
       </div>
@@ -222,41 +229,5 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
         <RecordWork cohort={cohort} work={working} today={today} onClose={() => setWorking(null)} />
       )}
     </div>
-  );
-}
-
-/** Work that was decided at the bench. */
-interface Working {
-  stepKey: string;
-  told: NonNullable<Recordable['roots']>;
-  /** what stays on the roots */
-  puts: readonly Put[];
-}
-
-/** The sheet for the step the roots were drawn for, filled by the plan. */
-function RecordWork({
-  cohort,
-  work,
-  today,
-  onClose,
-}: {
-  cohort: Cohort;
-  work: Working;
-  today: string;
-  onClose: () => void;
-}) {
-  const step = useCourse(cohort.id).data?.steps.find((s) => s.key === work.stepKey);
-  if (!step) return null;
-  return (
-    <RecordSheet
-      step={{
-        ...recordable(cohort, step),
-        roots: work.told,
-        puts: { title: 'Stays on the roots', lines: work.puts },
-        nextTime: '',
-      }}
-      today={today}
-      onClose={onClose}
-    />
   );
 }

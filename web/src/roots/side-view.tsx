@@ -1,7 +1,17 @@
+import { length } from '../common/units';
 import { footOf, reachOf, sideOf, type Choice, type RootRecord } from '@gonimos/core/roots';
 
 /** The roots from the front: how high each springs, and how steeply it goes down. */
-export function SideView({ record, choices }: { record: RootRecord; choices: readonly Choice[] | null }) {
+export function SideView({
+  record,
+  choices,
+  levels,
+}: {
+  record: RootRecord;
+  choices: readonly Choice[] | null;
+  /** how deep roots are uncovered, stage by stage, mm */
+  levels: readonly number[];
+}) {
   const reach = reachOf(record);
   const high = record.trunk * 1.2;
   const { roots, low } = sideOf(record, choices);
@@ -32,6 +42,28 @@ export function SideView({ record, choices }: { record: RootRecord; choices: rea
           strokeWidth={Math.max(width * 1.5, root.diameter * 0.9)}
           strokeLinecap="round"
         />
+      ))}
+      {levels.map((mm, i) => (
+        <g key={mm}>
+          <line
+            x1={-reach}
+            x2={reach}
+            y1={mm}
+            y2={mm}
+            stroke="var(--color-info)"
+            strokeWidth={width * 0.7}
+            strokeDasharray={`${width * 4} ${width * 2}`}
+          />
+          <text
+            x={reach * 0.98}
+            y={mm - width * 1.5}
+            textAnchor="end"
+            fontSize={reach / 24}
+            fill="var(--ink-soft)"
+          >
+            {i + 1}: {length(mm)}
+          </text>
+        </g>
       ))}
       <path d={footOf(record.trunk)} fill="var(--wood)" stroke="var(--wood-line)" strokeWidth={width} />
       <text x={-reach * 0.98} y={-width * 4} fontSize={reach / 22} fill="var(--ink-soft)">

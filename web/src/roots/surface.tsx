@@ -25,12 +25,14 @@ interface Props {
   plan: RootPlan | null;
   numbers: ReadonlyMap<string, number>;
   terms: Terms;
+  /** how deep roots are uncovered, stage by stage, mm */
+  levels: readonly number[];
   act: (a: Act) => void;
   today: string;
 }
 
 /** What is drawn on: brushes, the roots from above and from the front, as found and as they will be. */
-export function Surface({ cohort, drawing, plan, numbers, terms, act, today }: Props) {
+export function Surface({ cohort, drawing, plan, numbers, terms, levels, act, today }: Props) {
   const { record } = drawing;
   const [brush, setBrush] = useState<Brush>({ thick: 1, fibre: 1 });
   const [trace, setTrace] = useState<Trace | null>(null);
@@ -88,7 +90,7 @@ export function Surface({ cohort, drawing, plan, numbers, terms, act, today }: P
           act={act}
           onKey={onKey}
         />
-        <SideView record={shown} choices={now ? (plan?.choices ?? null) : null} />
+        <SideView record={shown} choices={now ? (plan?.choices ?? null) : null} levels={levels} />
       </div>
       {/* below the drawing: it must not move under the finger when the first root is there */}
       {record.roots.length === 0 && (

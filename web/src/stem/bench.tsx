@@ -243,6 +243,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             key={`${chosen.id} ${drawing.turned}`}
             part={chosen}
             record={record}
+            ring={bench.start.ring}
             today={today}
             act={act}
           />

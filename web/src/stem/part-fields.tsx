@@ -6,15 +6,18 @@ import {
   ROLES,
   STEM_PARTS,
   stemAt,
+  takeOver,
   USUAL_FOLIAGE,
   VITALITIES,
   type Feeds,
   type Role,
   type StemPart,
   type StemRecord,
+  type TakeOver,
   type Vitality,
 } from '@gonimos/core/stem';
 import { isIsoDate } from '@gonimos/core/calendar';
+import { percent, plural } from '@gonimos/core/words';
 import { DayInput } from '../common/day-input';
 import { Field } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
@@ -25,8 +28,20 @@ import { ofKind, type Act } from './sheet';
 interface Props {
   part: StemPart;
   record: StemRecord;
+  /** of the base, mm a season */
+  ring: number;
   today: string;
   act: (a: Act) => void;
+}
+
+/** When a part that is to lead stands for itself, or what keeps it from that. */
+function takeOverWords({ seasons, after, thin }: TakeOver): string {
+  const sizes = (n: number) => `${length(seasons[n].minor)} of ${length(seasons[n].stem)} there`;
+  if (after === 0) return `It can take over now: ${sizes(0)}. Common practice, no source.`;
+  if (after !== null)
+    return `It can take over after ${plural(after, 'season')}: ${sizes(after)}; now ${sizes(0)}. By its share of the crown.`;
+  const why = thin > 0 ? `${percent(thin)} of what stands above it would have to go` : 'it grows too slowly';
+  return `It does not take over while all above it stays: ${why}. By its share of the crown.`;
 }
 
 const FEEDS_WORDS: Record<Feeds, string> = {
@@ -36,7 +51,7 @@ const FEEDS_WORDS: Record<Feeds, string> = {
 };
 
 /** The part in hand, in figures. */
-export function PartFields({ part, record, today, act }: Props) {
+export function PartFields({ part, record, ring, today, act }: Props) {
   const change = (more: Partial<StemPart>) => act({ do: 'part', part: { ...part, ...more } });
   return (
     <section className="card-plain grid gap-3 p-4" aria-label={`Part ${part.id}`}>
@@ -146,6 +161,9 @@ export function PartFields({ part, record, today, act }: Props) {
               </select>
             </Field>
           </>
+        )}
+        {part.role === 'leader' && part.kind !== 'bud' && (
+          <p className="col-span-2">{takeOverWords(takeOver(record, part, ring))}</p>
         )}
         {part.kind === 'sacrifice' && (
           <>

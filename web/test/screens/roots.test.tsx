@@ -4,7 +4,7 @@ import { Outlet } from 'react-router';
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { RootsPart } from '../../src/roots/bench';
 import { NOTHING_DECIDED } from '../../src/roots/drawing';
-import { rootBench as bench, rootRow as row } from '../benches';
+import { rootBench as bench, rootOf, rootRow as row } from '../benches';
 import { cohortOf } from '../cohort';
 import { ID, shown, within } from '../page';
 
@@ -197,5 +197,62 @@ describe('the root bench', () => {
     await p.user.click(p.getByRole('button', { name: 'Record the work' }));
     const took = (await p.findByLabelText(/^Fine root (gone|taken)|Root taken/i)) as HTMLInputElement;
     expect(Number(took.value)).to.be.within(1, 40);
+  });
+
+  it('over a rock: how deep each stage uncovers, what lies bare and what waits, done and to come; recorded so', async () => {
+    const steep = { angle: 60 };
+    const roots = [
+      rootOf('a', 0, 9, { ...steep, path: [{ azimuth: 0, out: 135 }] }),
+      rootOf('b', 120, 9, { ...steep, path: [{ azimuth: 120, out: 135 }] }),
+      rootOf('fine', 240, 3.4, { ...steep, path: [{ azimuth: 240, out: 145 }] }),
+      rootOf('stub', 300, 8, { ...steep, path: [{ azimuth: 300, out: 55 }] }),
+    ];
+    const record = { ...row().record, roots, under: { kind: 'rock' as const, size: 120, depth: 0 } };
+    const step = { ...bench().step!, key: 'expose-2', operation: 'expose-roots', title: 'The second third' };
+    const p = await page(
+      bench({
+        records: [row({ record })],
+        step,
+        exposures: [
+          { key: 'expose-1', title: 'The top third', opens: null, doneOn: '2036-03-20' },
+          { key: 'expose-2', title: 'The second third', opens: '2037-03-01', doneOn: null },
+        ],
+      }),
+      {
+        [`/cohorts/${ID(1)}/course`]: {
+          steps: [
+            { ...step, lane: 'roots', part: 0, about: null, container: null, minutes: 60, rootCut: null },
+          ],
+        },
+        'POST /records': { recordId: 'r', live: 24, pending: 0, moved: [] },
+      },
+    );
+    const list = within(await p.findByRole('region', { name: 'Uncovering' }));
+    expect(list.getAllByRole('listitem').map((l) => l.textContent)).to.deep.equal([
+      'The top thirddone 20 Mar 2036down to 35 mm; bare a, b · fine too thin yet: wrapped · stub ends above it: led down anew',
+      'The second thirdfrom 1 Mardown to 69 mm; bare a, b · fine too thin yet: wrapped · stub ends above it: led down anew',
+    ]);
+    await p.user.click(p.getByRole('button', { name: 'Record the work' }));
+    await p.user.click(await p.findByRole('button', { name: 'Record' }));
+    await p.until(() => expect(p.sent.some((s) => s.path === '/records')).to.equal(true));
+    const { details, stepKey } = p.sent.find((s) => s.path === '/records')!.body as {
+      stepKey: string;
+      details: { roots: { took: number | null; left: string[]; drawnId: string } };
+    };
+    expect(stepKey).to.equal('expose-2');
+    expect(details.roots).to.deep.include({
+      took: null,
+      drawnId: ID(41),
+      left: [
+        'root fine: too thin to lie bare at 69 mm, wrapped',
+        'root stub: ends above 69 mm, led down anew',
+      ],
+    });
+  });
+
+  it('on the level there is nothing to uncover', async () => {
+    const p = await page(bench());
+    await plan(p);
+    expect(p.queryByRole('region', { name: 'Uncovering' })).to.equal(null);
   });
 });

@@ -346,6 +346,24 @@ describe('the stem bench', () => {
     });
   });
 
+  it('a lesser stem that is to lead: when it can take over, or how much above it is too much', async () => {
+    const p = await page(bench());
+    const lead = async (id: string) => {
+      await p.user.click(await p.findByRole('button', { name: `${id} branch` }));
+      await p.user.selectOptions(p.getByLabelText('It is to be'), 'leader');
+      return p.getByRole('region', { name: `Part ${id}` }).textContent;
+    };
+    // a is 6 mm where the stem is 26: much would have to go
+    expect(await lead('a')).to.match(
+      /It does not take over while all above it stays: \d+ % of what stands above/,
+    );
+    await p.user.click(p.getByRole('button', { name: 'Undo' }));
+    const thick = p.getByLabelText(/^Thick/);
+    await p.user.clear(thick);
+    await p.user.type(thick, '15');
+    expect(await lead('a')).to.match(/It can take over now: 15 mm of 26 mm there/);
+  });
+
   it('figures that cannot be of a stem are told, and nothing is worked out of them', async () => {
     const p = await page(bench());
     const height = await p.findByLabelText('Height');

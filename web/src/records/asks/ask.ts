@@ -37,7 +37,8 @@ export interface Recordable {
   /** filled by a plan of cuts: the drawing, the share of fine root that goes, what is left */
   roots?: {
     drawnId: string;
-    took: number;
+    /** null: nothing of it is cut */
+    took: number | null;
     left: readonly string[];
   };
   /** filled by a drawing of the stem: the drawing, the share of the crown that goes, what is left */

@@ -24,7 +24,7 @@ export const roots: Ask = {
   subject: 'roots',
   asked: (op) => op !== null && op.lane === 'roots' && op.rootLoss.value > 0,
   first: ({ roots: drawn }) => ({
-    took: drawn ? String(Math.round(drawn.took * 100)) : '',
+    took: typeof drawn?.took === 'number' ? String(Math.round(drawn.took * 100)) : '',
     left: drawn?.left.join('\n') ?? '',
     drawnId: drawn?.drawnId ?? '',
     A: '',
