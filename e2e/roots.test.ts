@@ -158,7 +158,7 @@ describe('the root bench', () => {
       await what.focus();
       await page.keyboard.press('Enter');
     };
-    await enter(page.locator('summary', { hasText: 'Another plane, tilt or front' }));
+    await enter(page.locator('summary', { hasText: 'Another plane or tilt' }));
     await enter(page.getByRole('button', { name: 'Compare planes and tilts' }));
     await enter(page.getByRole('button', { name: /^Take it.*leaning/ }).first());
     await enter(page.getByRole('button', { name: 'Keep the drawing' }));

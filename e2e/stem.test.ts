@@ -179,6 +179,47 @@ describe('the stem', () => {
     expect(held).to.deep.include({ off: 1, kept: 1, days: 0 });
   });
 
+  it('sixty branches: choosing among them keeps the page at its sixty frames a second', async () => {
+    const { page } = await at.enter('Grower', { width: 820, height: 1180 });
+    const { id } = await find(page, 'HB-33');
+    const parts = Array.from({ length: 60 }, (_, i) => ({
+      id: `p${i}`,
+      kind: 'branch',
+      height: 60 + i * 12,
+      azimuth: (i * 137) % 360,
+      diameter: 3 + (i % 5),
+      since: null,
+      foliage: null,
+      note: '',
+    }));
+    const record = { base: 40, height: 900, front: 180, girths: [], parts };
+    const sheetLeft = { of: '', label: 'sixty', sheet: { record, decided: { finished: 800, cutAt: 400 } } };
+    await page.goto(`/cohorts/${id}/stem`);
+    await page.getByRole('group', { name: 'Drawings' }).waitFor();
+    await page.evaluate(
+      `sessionStorage.setItem('draft stem ${id}', ${JSON.stringify(JSON.stringify(sheetLeft))})`,
+    );
+    await page.reload();
+    await page.getByRole('button', { name: 'p59 branch' }).waitFor();
+    await page.evaluate(`
+      window.frames = [];
+      window.long = [];
+      new PerformanceObserver((l) => window.long.push(...l.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
+      let last = performance.now();
+      const frame = (now) => { window.frames.push(now - last); last = now; requestAnimationFrame(frame); };
+      requestAnimationFrame(frame);`);
+    for (let i = 0; i < 24; i++)
+      await page.getByRole('button', { name: `p${i} branch`, exact: true }).click();
+    const [frames, long] = await page.evaluate<[number[], number[]]>('[window.frames, window.long]');
+    const middle = frames.toSorted((a, b) => a - b)[Math.floor(frames.length / 2)];
+    console.log(
+      `      24 choices among 60 branches: a frame in ${middle.toFixed(1)} ms in the middle, long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,
+    );
+    expect(middle).to.be.below(20);
+    // one choice in ten may meet a machine that is busy with other journeys
+    expect(long.length).to.be.at.most(3);
+  });
+
   it('two stems set together: turned, placed, become one plant, and their joint is looked at', async () => {
     const { page } = await at.enter('Grower', { width: 820, height: 1180 });
     const { id, live } = await find(page, 'FM-36');

@@ -1,4 +1,5 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { containers } from '@gonimos/core/containers';
 import { operation, operations } from '@gonimos/core/operations';
 import type { After, ProgrammeStep } from '@gonimos/core/programmes';
@@ -6,6 +7,24 @@ import { Field } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
 import { typed } from '../common/numbers';
 import { unit } from '../common/units';
+
+// a programme has dozens of steps: their long lists are made once, and not again with each key that is typed
+const OperationOptions = memo(function OperationOptions() {
+  return operations()
+    .toSorted((a, b) => a.name.localeCompare(b.name))
+    .map((o) => (
+      <option key={o.id} value={o.id}>
+        {o.name}
+      </option>
+    ));
+});
+const ContainerOptions = memo(function ContainerOptions() {
+  return containers().map((c) => (
+    <option key={c.id} value={c.id}>
+      {c.name}
+    </option>
+  ));
+});
 
 const titleOf = (s: ProgrammeStep) => s.title ?? operation(s.operation).name;
 
@@ -83,13 +102,7 @@ export function StepFields({ step, before, faults, first, onChange, onMove, onRe
             value={step.operation}
             onChange={(e) => set({ operation: e.target.value })}
           >
-            {operations()
-              .toSorted((a, b) => a.name.localeCompare(b.name))
-              .map((o) => (
-                <option key={o.id} value={o.id}>
-                  {o.name}
-                </option>
-              ))}
+            <OperationOptions />
           </select>
         </Field>
         <Field label="Called" hint="empty: as the work">
@@ -135,11 +148,7 @@ export function StepFields({ step, before, faults, first, onChange, onMove, onRe
             onChange={(e) => set({ container: e.target.value || undefined })}
           >
             <option value="">stays where it is</option>
-            {containers().map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
+            <ContainerOptions />
           </select>
         </Field>
         <Field label="Caliper at least" hint={unit('length')}>

@@ -10,9 +10,14 @@ export function Frost({ season }: { season: SeasonOfPlace }) {
   const day = (iso: string) => shortDate(iso, season.today);
   const row = (name: string, n: Nights, worse: string) =>
     n === null ? (
-      <p>
-        <strong>{name}:</strong> <span className="soft">no frost here in forty-nine years of fifty</span>
-      </p>
+      <tr className="border-t border-base-300">
+        <th scope="row" className="py-2 pr-4 text-left font-semibold">
+          {name}
+        </th>
+        <td colSpan={4} className="soft py-2">
+          no frost here in forty-nine years of fifty
+        </td>
+      </tr>
     ) : (
       <tr className="border-t border-base-300">
         <th scope="row" className="py-2 pr-4 text-left font-semibold">

@@ -51,7 +51,8 @@ export function ImportRecord({ today }: { today: string }) {
             {report.from &&
               report.to &&
               `, ${shortDate(report.from, today)} to ${shortDate(report.to, today)}`}
-            {report.replaced > 0 && `; ${report.replaced} say something else than the record and replace it`}
+            {report.replaced > 0 &&
+              `; ${report.replaced} ${report.replaced === 1 ? 'says something else than the record and replaces' : 'say something else than the record and replace'} it`}
           </p>
           {report.faults.length > 0 && (
             <ul className="max-h-52 overflow-y-auto text-sm">
