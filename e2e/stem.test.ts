@@ -15,8 +15,10 @@ describe('the stem', () => {
     const cuts = page.getByRole('region', { name: 'Where to cut' });
     await cuts.getByText('At 200 mm, above the buds').waitFor();
     const stem = page.getByRole('group', { name: /^The stem from the front/ });
-    const box = (await stem.boundingBox())!;
     await page.getByRole('button', { name: 'branch', exact: true }).click();
+    // the page has scrolled to what was typed
+    await stem.scrollIntoViewIfNeeded();
+    const box = (await stem.boundingBox())!;
     // on the right of the stem, low
     await page.mouse.click(box.x + box.width * 0.56, box.y + box.height * 0.68);
     const part = page.getByRole('region', { name: 'Part a' });
@@ -122,7 +124,7 @@ describe('the stem', () => {
     await branches.getByText('a dead stub').waitFor();
     // another front is looked from by one tap
     await page
-      .getByRole('button', { name: /^Look from here/ })
+      .getByRole('button', { name: /^Make it the front/ })
       .first()
       .click();
     await page.getByRole('region', { name: 'Fronts' }).getByText('drawn so').waitFor();

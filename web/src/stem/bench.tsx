@@ -248,12 +248,12 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: StemBench; tod
             act={act}
           />
         )}
+        <Wanted key={`wanted ${drawing.turned}`} drawing={drawing} way={bench.way} act={act} />
         <StanceFields
           key={`stands ${drawing.turned}`}
           stance={stance}
           onChange={(lean, place) => act({ do: 'decide', decided: { lean, ...place } })}
         />
-        <Wanted key={`wanted ${drawing.turned}`} drawing={drawing} way={bench.way} act={act} />
         {plan ? (
           <Chops
             plan={plan}
