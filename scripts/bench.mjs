@@ -14,7 +14,8 @@ await buildServer(built, 'server/bench/bench.ts');
 const status = await withCluster((env) => {
   const run = (...args) => spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
   return (
-    run('--enable-source-maps', join(built, 'bench.js')) || run('--import', 'tsx', 'e2e/bench-screens.ts')
+    run('--enable-source-maps', join(built, 'bench.js')) ||
+    run('--import', '@oxc-node/core/register', 'e2e/bench-screens.ts')
   );
 });
 rmSync(built, { recursive: true, force: true });

@@ -8,10 +8,14 @@ const name = process.argv.slice(2).join(' ').trim();
 if (!name) giveUp('Say who: npm run owner -- NAME');
 const status = await withDatabase(
   (url) =>
-    spawnSync(process.execPath, ['--import', 'tsx', 'server/src/people/recover.ts', name], {
-      cwd: ROOT,
-      stdio: 'inherit',
-      env: { ...process.env, GONIMOS_DATABASE_URL: url },
-    }).status,
+    spawnSync(
+      process.execPath,
+      ['--import', '@oxc-node/core/register', 'server/src/people/recover.ts', name],
+      {
+        cwd: ROOT,
+        stdio: 'inherit',
+        env: { ...process.env, GONIMOS_DATABASE_URL: url },
+      },
+    ).status,
 );
 process.exit(status ?? 1);

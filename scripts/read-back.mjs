@@ -10,10 +10,14 @@ const [file] = process.argv.slice(2);
 if (!file || !existsSync(file)) giveUp('Say which file: npm run read-back -- gonimos.zip');
 const status = await withDatabase(
   (url) =>
-    spawnSync(process.execPath, ['--import', 'tsx', 'server/src/everything/read-back.ts', resolve(file)], {
-      cwd: ROOT,
-      stdio: 'inherit',
-      env: { ...process.env, GONIMOS_DATABASE_URL: url },
-    }).status,
+    spawnSync(
+      process.execPath,
+      ['--import', '@oxc-node/core/register', 'server/src/everything/read-back.ts', resolve(file)],
+      {
+        cwd: ROOT,
+        stdio: 'inherit',
+        env: { ...process.env, GONIMOS_DATABASE_URL: url },
+      },
+    ).status,
 );
 process.exit(status ?? 1);

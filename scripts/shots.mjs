@@ -10,7 +10,7 @@ await needChromium();
 mkdirSync(join(ROOT, 'docs/screenshots'), { recursive: true });
 const status = await withCluster(
   (env) => {
-    const args = ['--import', 'tsx', 'e2e/shots.ts', ...process.argv.slice(2)];
+    const args = ['--import', '@oxc-node/core/register', 'e2e/shots.ts', ...process.argv.slice(2)];
     return spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
   },
   { volatile: true },

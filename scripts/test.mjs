@@ -80,7 +80,7 @@ async function mocha(files, env, folder, coverage) {
 
 /** The demo nursery is lived through once, and copied by every suite that wants it; the name of its database. */
 async function makeDemo(env) {
-  const args = ['--import', 'tsx', 'server/test/demo.ts'];
+  const args = ['--import', '@oxc-node/core/register', 'server/test/demo.ts'];
   const { ok, printed } = await step('Making the demo nursery', () => started(process.execPath, args, env));
   if (!ok) throw new Error(`the demo nursery could not be made: ${printed}`);
   return printed.trim();

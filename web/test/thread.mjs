@@ -1,8 +1,7 @@
 /** A worker of the interface in a thread of the test: what it listens to and answers with is the thread's own. */
 import { parentPort, workerData } from 'node:worker_threads';
-import { register } from 'tsx/esm/api';
+import '@oxc-node/core/register';
 
-register();
 globalThis.addEventListener = (type, listener) => {
   if (type === 'message') parentPort.on('message', (data) => listener({ data }));
 };

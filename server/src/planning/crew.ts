@@ -26,7 +26,7 @@ export function openCrew(url: string): Crew {
   const threads = Math.min(4, availableParallelism());
   const pool = new Piscina({
     filename: new URL(built ? './thread.js' : '../thread.ts', import.meta.url).href,
-    execArgv: built ? [] : ['--import', 'tsx'],
+    execArgv: built ? [] : ['--import', '@oxc-node/core/register'],
     workerData: { url },
     // a plan is many small things that live shortly: room for them spares the sweeping
     resourceLimits: { maxYoungGenerationSizeMb: 128 },

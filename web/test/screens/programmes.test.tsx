@@ -9,19 +9,18 @@ import { Refused, shown, within } from '../page';
 const WHOLE = programme('seed-broadleaf');
 /** Its first few steps: lists of all work stand at each of them. */
 const SEED = { ...WHOLE, steps: WHOLE.steps.slice(0, 4), cycles: undefined };
-const row = (more: Partial<ProgrammeRow> = {}): ProgrammeRow =>
-  ({
-    id: SEED.id,
-    name: SEED.name,
-    summary: SEED.summary,
-    method: 'seed',
-    steps: SEED.steps.length,
-    version: 1,
-    own: false,
-    cohorts: 3,
-    behind: 0,
-    ...more,
-  }) as ProgrammeRow;
+const row = (more: Partial<ProgrammeRow> = {}): ProgrammeRow => ({
+  id: SEED.id,
+  name: SEED.name,
+  summary: SEED.summary,
+  method: 'seed',
+  steps: SEED.steps.length,
+  version: 1,
+  own: false,
+  cohorts: 3,
+  behind: 0,
+  ...more,
+});
 /** The editor of a programme, opened as it is or as a copy. */
 const editor = (own: boolean, answers: object = {}, copy = false) =>
   shown(<EditProgramme />, {
