@@ -255,8 +255,15 @@ function moves(w: Weighed): Choice[] {
   return turns.map((turn) => kept(w, { action: 'move', length: w.length, turn, bend, by: reach.by }));
 }
 
-/** Lengths worth shortening to: parts of what there is, and what fits the container. */
+/** From this on a root runs down the rock it sits on, degrees below the horizontal. Common practice, no source. */
+const DOWN_ROCK = 30;
+
+/**
+ * Lengths worth shortening to: parts of what there is, and what fits the container. A root that runs down a rock is what
+ * will be seen of it, and feeds from its end: it is kept whole, or goes.
+ */
 function shortened(w: Weighed): Choice[] {
+  if (w.record.under?.kind === 'rock' && w.root.angle >= DOWN_ROCK) return [];
   const least = SHORTEST.value * w.record.trunk;
   const lengths = SHORTENED.map((part) => Math.round(part * w.length)).filter((l) => l >= least);
   return lengths.map((length) => kept(w, { action: 'shorten', length, turn: 0, bend: 0, by: '' }));

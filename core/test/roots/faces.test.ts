@@ -94,6 +94,11 @@ describe('sides of a rock', () => {
     const acts = (record: RootRecord) =>
       planCuts(record, termsOf(maple, 'flat', null, record, none), 0.6)!.choices.map((c) => c.action);
     expect(new Set(acts(onRock(roots)))).to.deep.equal(new Set(['keep']));
+    // one far stronger than the others is no reason to cut it short: it feeds from its end, and is what will be seen
+    const uneven = onRock(roots.map((r, i) => (i === 2 ? { ...r, diameter: 9 } : r)));
+    expect(acts(uneven)).not.to.include('shorten');
+    const flat = uneven.roots.map((r) => ({ ...r, angle: 5 }));
+    expect(acts({ ...uneven, under: null, roots: flat }), 'on the level it is').to.include('shorten');
     expect(termsOf(maple, 'flat', null, onRock(roots), none).school).to.equal('descending');
     const level = { ...onRock(roots), under: null };
     expect(termsOf(maple, 'flat', null, level, none).school).to.equal('flat');
