@@ -1,13 +1,10 @@
 import { TIP } from '../lab/index.ts';
 import { FIRST_BRANCH, isAlive, placesOf, sideBetween, type StemRecord } from '../stem/index.ts';
 import { jointOf, type Joint } from './joint.ts';
+import { STEP, type Lack } from './limits.ts';
 import type { Member, Spot } from './member.ts';
 import type { Group } from './solve.ts';
-import { agreeWorth, GAPS, intoWorth, limbsInto, sectorsOf, STEP, TURNS, wayTo } from './value.ts';
-
-/** What a thicker tree may lack that a thin stem can fill. */
-export const LACKS = ['root', 'line', 'branch'] as const;
-export type Lack = (typeof LACKS)[number];
+import { agreeWorth, GAPS, intoWorth, limbsInto, sectorsOf, TURNS, wayTo } from './value.ts';
 
 /** A spot on a thicker tree where a thin stem fills what is missing. */
 export interface JoinSpot {

@@ -1,3 +1,5 @@
+import { AROUND, MEMBERS_MOST } from './limits.ts';
+
 /** A root or a branch of a member: where it goes, degrees clockwise from its mark, and how far, mm. */
 export interface Limb {
   azimuth: number;
@@ -29,12 +31,7 @@ export interface Spot {
 
 /** How far bases stand apart against touching. Bound they touch; common practice, no source. */
 const TOUCH = 1;
-/** Directions of the places around the thickest: in depth and off the middle, no two in line. Common practice, no source. */
-const AROUND = [65, 200, 305, 130, 255, 20, 165, 340];
 const RAD = Math.PI / 180;
-
-/** Most stems that are set together at once. */
-export const MEMBERS_MOST = AROUND.length + 1;
 
 /**
  * Places for a group, the first for its thickest: the others around it in depth and off the middle, touching it. Bases

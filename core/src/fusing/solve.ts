@@ -1,16 +1,7 @@
 import { random, type Random } from '../random/index.ts';
+import { STEP } from './limits.ts';
 import { spotsFor, type Member, type Spot } from './member.ts';
-import {
-  agreeWorth,
-  aloneWorth,
-  GAPS,
-  intoWorth,
-  limbsInto,
-  sectorsOf,
-  STEP,
-  TURNS,
-  wayTo,
-} from './value.ts';
+import { agreeWorth, aloneWorth, GAPS, intoWorth, limbsInto, sectorsOf, TURNS, wayTo } from './value.ts';
 
 /** How a member stands: the place by its number, and how far it is turned, degrees clockwise. */
 export interface Stood {

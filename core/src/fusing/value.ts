@@ -1,7 +1,6 @@
+import { STEP } from './limits.ts';
 import type { Limb, Member, Spot } from './member.ts';
 
-/** Members are turned by steps of so many degrees. */
-export const STEP = 10;
 export const TURNS = 360 / STEP;
 /** The joint base is looked at in so many directions. */
 export const SECTORS = 12;

@@ -56,8 +56,8 @@ async function refuseStrangers({ trx }: Writing, group: GroupTold, own: Work['co
   const known = new Map(rows.map((r) => [r.id, r]));
   group.members.forEach((m, i) => {
     const field = `${FIELD}.members[${i}].cohortId`;
-    const from = known.get(m.cohortId);
-    if (!from) throw wrongField(field, 'is no cohort of this nursery');
+    // each of them was taken for this write, so it is there
+    const from = known.get(m.cohortId)!;
     if (from.taxonId !== own.taxonId) throw wrongField(field, 'is of another kind of plant');
     if (out.get(m.cohortId)!.length > from.live)
       throw wrongField(field, `has ${from.live} alive, fewer than are taken out of it`);

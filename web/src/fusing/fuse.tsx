@@ -13,7 +13,7 @@ import { useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { Answer } from './answer';
 import { Groups } from './groups';
-import { JoinChoice, treeAndThin } from './join-choice';
+import { JoinChoice, reaches, treeAndThin } from './join-choice';
 import { useGroups } from './queries';
 import { Settle } from './settle';
 import { StemSlot, type Slot } from './slot';
@@ -53,9 +53,9 @@ function Fuse({ cohort, data, today }: { cohort: Cohort; data: PlantGroups; toda
   const whole = told.every((s) => s !== null) ? told : null;
   const members = whole ? whole.map((s) => s.member) : null;
   const pair = whole && treeAndThin(whole);
-  const at = pair && join;
+  const at = pair && join && reaches(join, pair.tree.member, pair.thin.member) ? join : null;
   const solved = useSolve(at ? null : members, 1);
-  const group = at ? joinedGroup(pair.tree.member, pair.thin.member, at.azimuth) : solved.group;
+  const group = at && pair ? joinedGroup(pair.tree.member, pair.thin.member, at.azimuth) : solved.group;
   const next = 'abcdefghi'.split('').find((n) => !names.includes(n));
   const setting = (): GroupTold => ({
     id: newId(),
@@ -110,7 +110,7 @@ function Fuse({ cohort, data, today }: { cohort: Cohort; data: PlantGroups; toda
           </select>
         </Field>
       </div>
-      {pair && <JoinChoice {...pair} chosen={at || null} onChoose={setJoin} />}
+      {pair && <JoinChoice {...pair} chosen={at} onChoose={setJoin} />}
       {members && !group && (
         <progress
           className="progress w-full max-w-md"
@@ -124,11 +124,11 @@ function Fuse({ cohort, data, today }: { cohort: Cohort; data: PlantGroups; toda
           members={members}
           group={group}
           tallest={tallest && tallest > 0 ? tallest : 400}
-          joined={Boolean(at)}
+          joined={at !== null}
         />
       )}
       {may && group && (
-        <Settle cohort={cohort} stems={names.length} setting={setting} joins={Boolean(at)} today={today} />
+        <Settle cohort={cohort} stems={names.length} setting={setting} joins={at !== null} today={today} />
       )}
       <Groups data={data} today={today} />
     </div>

@@ -14,6 +14,10 @@ export function treeAndThin(slots: readonly Slot[]): { tree: Slot; thin: Slot } 
   return thin.member.base <= THIN * tree.member.base ? { tree, thin } : null;
 }
 
+/** Whether a spot that was chosen is still on the tree, and in reach of the thin stem. */
+export const reaches = (spot: JoinSpot, tree: Member, thin: Member): boolean =>
+  spot.height < tree.height && suiting(spot, tree, thin).suits !== 'too short';
+
 function spotWords({ lacks, height, azimuth, by }: JoinSpot): string {
   const side = `${Math.round(azimuth)}°, ${sideWords(azimuth)}`;
   if (lacks === 'root') return `at the base, ${side}: no root for ${Math.round(by)}°`;
