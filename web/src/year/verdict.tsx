@@ -1,6 +1,7 @@
 import { plural } from '@gonimos/core/words';
 import { Link } from 'react-router';
 import type { WeekLoad } from '@gonimos/core/year';
+import { AfterPaint } from '../common/after-paint';
 import { duration, shortDate } from '../common/dates';
 import type { Levelled } from './worker';
 import type { ShortLine, YearHead, YearView } from './view';
@@ -53,19 +54,21 @@ export function Verdict({ year, load, short, levelled }: Props) {
             {over >= 1 && `: ${duration(over)} more than there are hours`}
             {lost > 0 ? `; ${plural(lost, 'window')} would be lost.` : '; all have room later.'}
           </summary>
-          <ul className="divide-y divide-accent/20">
-            {first.map((s) => (
-              <li key={s.id} className="py-1.5">
-                <Link to={`/cohorts/${s.cohortId}`} className="font-bold underline underline-offset-4">
-                  {s.code}
-                </Link>{' '}
-                {s.title}, {duration(s.minutes)}
-                <span className="soft block text-sm">
-                  {lackWords(s, year, load[s.week])}; {lossWords(s)}
-                </span>
-              </li>
-            ))}
-          </ul>
+          <AfterPaint>
+            <ul className="divide-y divide-accent/20">
+              {first.map((s) => (
+                <li key={s.id} className="py-1.5">
+                  <Link to={`/cohorts/${s.cohortId}`} className="font-bold underline underline-offset-4">
+                    {s.code}
+                  </Link>{' '}
+                  {s.title}, {duration(s.minutes)}
+                  <span className="soft block text-sm">
+                    {lackWords(s, year, load[s.week])}; {lossWords(s)}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </AfterPaint>
           {count > first.length && (
             <p className="soft py-1">and {count - first.length} more, in their weeks</p>
           )}
