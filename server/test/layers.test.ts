@@ -119,4 +119,36 @@ describe('air layers', () => {
     await sever(false);
     expect(await splits()).to.deep.equal(['split']);
   });
+
+  it('a severing under a wound that was sealed since is not taken back before it; one that was, in an old database, breaks nothing', async () => {
+    const p = (await w.parent()).id;
+    const one = drawnLayer();
+    await must(v.post(`/parents/${p}/layers`, { id: id(), on: '2036-06-01', layers: [one] }));
+    const severed = await must<Outcome>(
+      event(one.id, 'severed', '2036-09-20', {
+        container: 'basket-25',
+        placeId: w.placeId('North bench'),
+        found: 'full',
+      }),
+    );
+    const sealed = await must<Outcome>(event(one.id, 'wound-sealed', '2036-10-01'));
+    const undo = (recordId: string) => v.post(`/records/${recordId}/undo`, { id: id() });
+    await refusal(undo(severed.recordId), 'wound-sealed');
+    const readable = async () => {
+      for (const url of [`/cohorts/${one.id}/course`, `/cohorts/${one.id}/trunk`, `/parents/${p}/layers`])
+        expect((await v.send('GET', `/api${url}`)).statusCode, url).to.equal(200);
+      expect((await v.post('/calc/schools', {})).statusCode).to.equal(200);
+    };
+    await readable();
+    // in an order that holds it goes
+    await must(undo(sealed.recordId));
+    await must(undo(severed.recordId));
+    await readable();
+    // as it could be written before this was refused
+    await b
+      .db('layer_event')
+      .insert({ id: id(), cohortId: one.id, kind: 'wound-sealed', onDate: '2036-10-02' });
+    await readable();
+    await must(event(one.id, 'looked', '2036-10-03', { found: 'full' }));
+  });
 });

@@ -8,6 +8,7 @@ import {
   LAYER_FINDS,
   layerState,
   mayFollow,
+  thatFollow,
   severingOrder,
   type LayerEvent,
   type PlannedLayer,
@@ -38,6 +39,7 @@ describe('a layer through its life', () => {
           const before = layerState(events);
           if (!mayFollow(before, e.kind)) {
             expect(() => layerState([...events, e])).to.throw(RangeError, before.stage);
+            expect(thatFollow([...events, e])).to.deep.equal(events);
             continue;
           }
           events.push(e);

@@ -2,14 +2,15 @@ import { randomUUID } from 'node:crypto';
 import {
   layerState,
   mayFollow,
+  thatFollow,
   type LayerEventKind,
   type LayerFind,
   type LayerState,
 } from '@gonimos/core/layers';
-import { wrongField } from '../http/problem.ts';
+import { Refusal, wrongField } from '../http/problem.ts';
 import type { Trx } from '../db/index.ts';
 import type { Follower } from '../write/types.ts';
-import { eventsOf, findLayer, insertEvent } from './store.ts';
+import { eventsOf, findLayer, insertEvent, layersWrittenBy, writtenOf, type EventRow } from './store.ts';
 
 /** What was severed stands on its own roots from then on. */
 export const severingFollower: Follower = {
@@ -39,6 +40,21 @@ export async function refuseUnplaced(trx: Trx, placeId: string, field: string): 
   if (place?.kind === 'ground') throw wrongField(field, 'is missing: where its pot stands now');
 }
 
+/** What others hang on is not taken back before them: a wound that was sealed hangs on the severing. */
+async function refuseUnderLater(trx: Trx, recordId: string): Promise<void> {
+  for (const cohortId of new Set(await layersWrittenBy(trx, recordId))) {
+    const hanging = (events: EventRow[]) => events.length - thatFollow(events).length;
+    const before = hanging(await writtenOf(trx, [cohortId], recordId));
+    const after = await writtenOf(trx, [cohortId]);
+    if (hanging(after) <= before) continue;
+    const last = after.at(-1)!;
+    throw new Refusal(
+      'cannot-be-done',
+      `What was written of the layer on ${last.on} hangs on it (${last.kind}): take that back first.`,
+    );
+  }
+}
+
 /** Work recorded on a layer's course is an event of the layer, and is taken back with the record. */
 export const layersFollower: Follower = {
   keeps: ({ record: { details } }) => (details.layer ? { layer: details.layer } : {}),
@@ -59,4 +75,5 @@ export const layersFollower: Follower = {
     const event = { id: randomUUID(), kind, on: r.on, found, note: r.note };
     await insertEvent(trx, r.cohortId, event, personId, r.id);
   },
+  takeBack: ({ trx }, record) => refuseUnderLater(trx, record.id),
 };

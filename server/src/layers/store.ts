@@ -1,5 +1,6 @@
 import type { LayerInput, NewLayerEvent, Parent } from '@gonimos/contract/layers';
-import type { LayerEvent } from '@gonimos/core/layers';
+import { groupBy } from '@gonimos/core/group';
+import { thatFollow, type LayerEvent } from '@gonimos/core/layers';
 import type { Choices } from '@gonimos/core/schools';
 import type { Sql } from '../db/index.ts';
 
@@ -52,12 +53,13 @@ export const findLayer = (sql: Sql, cohortId: string): Promise<LayerRow | undefi
 
 export type EventRow = LayerEvent & { id: string; by: string; cohortId: string };
 
-export const eventsOf = (sql: Sql, cohortIds: string[]): Promise<EventRow[]> =>
+/** Everything that was written of layers and was not taken back; `but`: as it was before this record was. */
+export const writtenOf = (sql: Sql, cohortIds: string[], but: string | null = null): Promise<EventRow[]> =>
   sql('layer_event as e')
     .leftJoin('person as p', 'p.id', 'e.personId')
     .leftJoin('record as u', 'u.undoes', 'e.recordId')
     .whereIn('e.cohortId', cohortIds)
-    .whereNull('u.id')
+    .where((q) => q.whereNull('u.id').orWhere('e.recordId', but))
     .orderBy(['e.onDate', 'e.seq'])
     .select({
       id: 'e.id',
@@ -68,6 +70,18 @@ export const eventsOf = (sql: Sql, cohortIds: string[]): Promise<EventRow[]> =>
       note: 'e.note',
       by: sql.raw("coalesce(p.name, '')"),
     });
+
+/** What has happened to layers: what hung on something that was taken back is left out. */
+export async function eventsOf(sql: Sql, cohortIds: string[]): Promise<EventRow[]> {
+  const all = await writtenOf(sql, cohortIds);
+  return [...groupBy(all, (e) => e.cohortId).values()].flatMap(thatFollow);
+}
+
+/** Layers whose events a record wrote. */
+export async function layersWrittenBy(sql: Sql, recordId: string): Promise<string[]> {
+  const rows = await sql('layer_event').where({ recordId }).distinct('cohortId');
+  return rows.map((r) => r.cohortId);
+}
 
 export const insertEvent = (
   sql: Sql,
