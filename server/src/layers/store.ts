@@ -59,7 +59,10 @@ export const writtenOf = (sql: Sql, cohortIds: string[], but: string | null = nu
     .leftJoin('person as p', 'p.id', 'e.personId')
     .leftJoin('record as u', 'u.undoes', 'e.recordId')
     .whereIn('e.cohortId', cohortIds)
-    .where((q) => q.whereNull('u.id').orWhere('e.recordId', but))
+    .where((q) => {
+      void q.whereNull('u.id');
+      if (but !== null) void q.orWhere('e.recordId', but);
+    })
     .orderBy(['e.onDate', 'e.seq'])
     .select({
       id: 'e.id',

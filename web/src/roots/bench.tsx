@@ -3,28 +3,19 @@ import { useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { RootBench } from '@gonimos/contract/root-records';
-import {
-  holdsOf,
-  measure,
-  ofHundred,
-  remediesFor,
-  standingScore,
-  termsOf,
-  type RootPlan,
-  type RootRecord,
-} from '@gonimos/core/roots';
-import { operation } from '@gonimos/core/operations';
+import { measure, ofHundred, standingScore, termsOf } from '@gonimos/core/roots';
 import { taxon } from '@gonimos/core/taxa';
 import { ringsOf } from '@gonimos/core/trunk';
 import { Loading } from '../common/loading';
 import { Dates, Keep } from '../drawings/keep';
 import { shortDate } from '../common/dates';
 import { useToday } from '../nursery/queries';
-import { RecordWork, type Working } from './record-work';
+import { RecordWork } from './record-work';
+import { workOf, type Working } from './recording';
 import { Care } from './care';
 import { Cuts } from './cuts';
 import { ScoreLine, Since } from './dates';
-import { Exposure, leftAtExposure, levelsOf } from './exposure';
+import { Exposure, levelsOf } from './exposure';
 import { Faces } from './faces';
 import { Help } from './help';
 import { PotFields } from './pot-fields';
@@ -52,12 +43,6 @@ export function RootsPart() {
   if (!data || !today) return <Loading error={error} />;
   return <Bench key={cohort.id} cohort={cohort} bench={data} today={today} />;
 }
-
-/** Help for bare sides that is given at this sitting. */
-const helpGiven = (cohort: Cohort, record: RootRecord, plan: RootPlan, words: readonly string[]) =>
-  remediesFor(plan.measures.after, taxon(cohort.taxonId).group, record.trunk).filter((r) =>
-    words.includes(r.words),
-  );
 
 interface KeepProps {
   cohort: Cohort;
@@ -93,12 +78,51 @@ function KeepRoots({ cohort, at, today, card, onRecord }: KeepProps) {
   );
 }
 
+interface BeforeProps {
+  at: ReturnType<typeof useDrawing>;
+  bench: RootBench;
+  today: string;
+  onPaste: () => void;
+}
+
+/** Drawings that were kept, what was left, and how it was decided to stand at its stem. */
+function Before({ at, bench, today, onPaste }: BeforeProps) {
+  const { record, decided } = at.drawing;
+  return (
+    <>
+      <Dates
+        rows={bench.records}
+        row={at.row}
+        unkept={at.unkept}
+        today={today}
+        onOpen={at.open}
+        onBegin={at.begin}
+      >
+        <button type="button" className="btn btn-sm btn-ghost" onClick={onPaste}>
+          From a list
+        </button>
+      </Dates>
+      {bench.left && (
+        <div className="bg-[var(--cold)] px-4 py-3">
+          <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
+        </div>
+      )}
+      <DecidedElsewhere
+        stances={bench.stances}
+        label={at.label}
+        own={stanceOf(record.front, decided)}
+        today={today}
+        onTake={(to) => at.act(standing(at.drawing, to))}
+      />
+    </>
+  );
+}
+
 function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; today: string }) {
   const caliper = ringsOf(cohort.rings).findLast((r) => r.season < Number(today.slice(0, 4)))?.caliper ?? 8;
   const at = useDrawing(cohort.id, bench, Math.max(4, Math.round(caliper * FLARE)));
   const { drawing, act, row } = at;
   const { record, decided } = drawing;
-  const stance = stanceOf(record.front, decided);
   const [pasting, setPasting] = useState(false);
   // as it was when its sheet was opened: the course goes on with the record, and with it the next step
   const [working, setWorking] = useState<Working | null>(null);
@@ -117,53 +141,14 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
   const mine = bench.records.filter((r) => r.label === (row?.label ?? at.label));
   const before = row && mine[mine.indexOf(row) - 1];
-  const uncovers = bench.step ? operation(bench.step.operation).uncovers === true : false;
   const toWork = () => {
-    if (!row || !bench.step) return;
-    if (uncovers) {
-      const told = { drawnId: row.id, took: null, left: leftAtExposure(record, bench) };
-      return setWorking({ stepKey: bench.step.key, told, puts: [] });
-    }
-    if (!fits) return;
-    const help = helpGiven(cohort, record, plan, decided.remedies);
-    setWorking({
-      stepKey: bench.step.key,
-      told: {
-        drawnId: row.id,
-        took: plan.share,
-        left: [...plan.deferred.map((d) => d.note), ...decided.remedies.map((r) => `Look: ${r}`)],
-      },
-      puts: holdsOf(record, plan, help).map((h) => ({ ...h, due: bench.heldUntil, stretch: null })),
-    });
+    if (row) setWorking(workOf(cohort, bench, { record, decided }, row.id, fits ? plan : null));
   };
   return (
     <div className="grid gap-6">
       <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_25rem] xl:grid-rows-[auto_1fr]">
         <div className="grid content-start gap-4">
-          <Dates
-            rows={bench.records}
-            row={row}
-            unkept={at.unkept}
-            today={today}
-            onOpen={at.open}
-            onBegin={at.begin}
-          >
-            <button type="button" className="btn btn-sm btn-ghost" onClick={() => setPasting(true)}>
-              From a list
-            </button>
-          </Dates>
-          {bench.left && (
-            <div className="bg-[var(--cold)] px-4 py-3">
-              <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.join('; ')}
-            </div>
-          )}
-          <DecidedElsewhere
-            stances={bench.stances}
-            label={at.label}
-            own={stance}
-            today={today}
-            onTake={(to) => act(standing(drawing, to))}
-          />
+          <Before at={at} bench={bench} today={today} onPaste={() => setPasting(true)} />
           <Surface
             cohort={cohort}
             drawing={drawing}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { RootBench } from '@gonimos/contract/root-records';
 import { UPRIGHT } from '@gonimos/core/stance';
 import { Fronts } from '../stem/fronts';
@@ -14,6 +14,8 @@ export function OtherFronts({ at, bench }: { at: ReturnType<typeof useDrawing>; 
   const { record, decided } = at.drawing;
   const stem = bench.stems.find((s) => s.label === at.label);
   const lean = decided.lean ?? UPRIGHT;
+  const roots = useMemo(() => ({ record, lean }), [record, lean]);
+  const stance = useMemo(() => stanceOf(record.front, decided), [record.front, decided]);
   return (
     <details className="border-t border-base-300" onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="min-h-11 cursor-pointer py-2.5 font-semibold">Another front</summary>
@@ -21,8 +23,8 @@ export function OtherFronts({ at, bench }: { at: ReturnType<typeof useDrawing>; 
         <Fronts
           stem={stem?.record ?? null}
           finished={stem?.finished ?? stem?.record.height ?? record.trunk * STUMP}
-          roots={{ record, lean }}
-          stance={stanceOf(record.front, decided)}
+          roots={roots}
+          stance={stance}
           pot={decided.container ?? bench.container}
           onFront={(front) => at.act({ do: 'stand', record: { ...record, front }, decided: { lean } })}
         />

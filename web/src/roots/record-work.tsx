@@ -1,16 +1,8 @@
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { useCourse } from '../course/queries';
 import { recordable } from '../course/recordable';
-import type { Put, Recordable } from '../records/asks';
 import { RecordSheet } from '../records/record-sheet';
-
-/** Work that was decided at the bench. */
-export interface Working {
-  stepKey: string;
-  told: NonNullable<Recordable['roots']>;
-  /** what stays on the roots */
-  puts: readonly Put[];
-}
+import type { Working } from './recording';
 
 /** The sheet for the step the roots were drawn for, filled by the plan. */
 export function RecordWork({

@@ -35,6 +35,8 @@ const BETTER = 0.5;
 /** As many as are looked at side by side. */
 const MOST = 4;
 
+const NONE: readonly number[] = [];
+
 /** A plant of which only the roots were drawn. */
 const bare = (base: number, front: number): StemRecord => ({
   base,
@@ -45,7 +47,13 @@ const bare = (base: number, front: number): StemRecord => ({
 });
 
 /** The front as it is drawn, then those left open, then the best of all round. */
-function candidates({ stem, finished, roots, stance, open = [] }: Props): Front[] {
+function candidates({
+  stem,
+  finished,
+  roots,
+  stance,
+  open,
+}: Pick<Props, 'stem' | 'finished' | 'roots' | 'stance'> & { open: readonly number[] }): Front[] {
   const record = stem ?? bare(roots?.record.trunk ?? 10, stance.front);
   const seen = roots?.record.roots.filter((r) => r.angle < DOWNWARD) ?? [];
   const all = [stance.front, ...open].map((front) => frontAt(record, front, finished, seen));
@@ -57,10 +65,25 @@ function candidates({ stem, finished, roots, stance, open = [] }: Props): Front[
 
 /** Sides that may be the front, drawn beside each other, by branches and roots together. */
 export function Fronts(p: Props) {
-  const { stem, roots, stance, finished, open = [], pot, onFront, onOpen } = p;
+  const { stem, roots, stance, finished, open = NONE, pot, onFront, onOpen } = p;
   const all = useMemo(
-    () => candidates({ stem, finished, roots, stance, open, pot, onFront }),
-    [stem, finished, roots, stance, open, pot, onFront],
+    () => candidates({ stem, finished, roots, stance, open }),
+    [stem, finished, roots, stance, open],
+  );
+  // a plant of sixty branches from four sides is not drawn again with each tap beside it
+  const views = useMemo(
+    () =>
+      all.map((f) => (
+        <FrontView
+          key={f.front}
+          stem={stem}
+          roots={roots}
+          stance={{ ...stance, front: f.front }}
+          top={finished * 1.15}
+          pot={pot}
+        />
+      )),
+    [all, stem, roots, stance, finished, pot],
   );
   const isOpen = (front: number) => open.some((o) => sideBetween(o, front) < ONE);
   return (
@@ -77,13 +100,7 @@ export function Fronts(p: Props) {
       <ul className="grid gap-3 sm:grid-cols-2">
         {all.map((f, i) => (
           <li key={f.front} className="grid content-start gap-1 border-t border-base-300 pt-2">
-            <FrontView
-              stem={stem}
-              roots={roots}
-              stance={{ ...stance, front: f.front }}
-              top={finished * 1.15}
-              pot={pot}
-            />
+            {views[i]}
             <p className="flex items-baseline justify-between gap-2">
               <strong>
                 {f.front}°, {sideWords(f.front)}: {f.points.toFixed(1)}

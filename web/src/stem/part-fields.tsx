@@ -50,6 +50,76 @@ const FEEDS_WORDS: Record<Feeds, string> = {
   layer: 'the base of the next layer',
 };
 
+interface SomeProps {
+  part: StemPart;
+  change: (more: Partial<StemPart>) => void;
+}
+
+/** What only a sacrifice has: since when it grows, its crown, and whom it feeds. */
+function SacrificeFields({ part, today, change }: SomeProps & { today: string }) {
+  return (
+    <>
+      <Field label="Let go since">
+        <DayInput
+          value={part.since ?? ''}
+          max={today}
+          onChange={(since) => isIsoDate(since) && change({ since })}
+        />
+      </Field>
+      <Field label="Its crown" hint="% of a natural one">
+        <NumberInput
+          key={part.id}
+          value={Math.round(100 * (part.foliage ?? USUAL_FOLIAGE))}
+          onChange={(share) => share >= 5 && share <= 200 && change({ foliage: share / 100 })}
+        />
+      </Field>
+      <Field label="It feeds" className="col-span-2">
+        <select
+          className="select"
+          value={part.feeds ?? 'trunk'}
+          onChange={(e) => change({ feeds: e.target.value as Feeds })}
+        >
+          {FEEDS.map((f) => (
+            <option key={f} value={f}>
+              {FEEDS_WORDS[f]}
+            </option>
+          ))}
+        </select>
+      </Field>
+    </>
+  );
+}
+
+/** What is told of all that lives: how it rises, and how it does. */
+function LivingFields({ part, change }: SomeProps) {
+  return (
+    <>
+      <Field label="It rises" hint="° above the horizontal">
+        <NumberInput
+          key={part.id}
+          value={part.rise ?? NaN}
+          onChange={(rise) => {
+            if (Number.isNaN(rise)) change({ rise: null });
+            else if (rise >= -90 && rise <= 120) change({ rise });
+          }}
+        />
+      </Field>
+      <Field label="How it does">
+        <select
+          className="select"
+          value={part.vitality ?? ''}
+          onChange={(e) => change({ vitality: (e.target.value || null) as Vitality | null })}
+        >
+          <option value="">not looked at</option>
+          {VITALITIES.map((v) => (
+            <option key={v}>{v}</option>
+          ))}
+        </select>
+      </Field>
+    </>
+  );
+}
+
 /** The part in hand, in figures. */
 export function PartFields({ part, record, ring, today, act }: Props) {
   const change = (more: Partial<StemPart>) => act({ do: 'part', part: { ...part, ...more } });
@@ -136,66 +206,11 @@ export function PartFields({ part, record, ring, today, act }: Props) {
             </select>
           </Field>
         )}
-        {part.kind !== 'stub' && (
-          <>
-            <Field label="It rises" hint="° above the horizontal">
-              <NumberInput
-                key={part.id}
-                value={part.rise ?? NaN}
-                onChange={(rise) => {
-                  if (Number.isNaN(rise)) change({ rise: null });
-                  else if (rise >= -90 && rise <= 120) change({ rise });
-                }}
-              />
-            </Field>
-            <Field label="How it does">
-              <select
-                className="select"
-                value={part.vitality ?? ''}
-                onChange={(e) => change({ vitality: (e.target.value || null) as Vitality | null })}
-              >
-                <option value="">not looked at</option>
-                {VITALITIES.map((v) => (
-                  <option key={v}>{v}</option>
-                ))}
-              </select>
-            </Field>
-          </>
-        )}
+        {part.kind !== 'stub' && <LivingFields part={part} change={change} />}
         {part.role === 'leader' && part.kind !== 'bud' && (
           <p className="col-span-2">{takeOverWords(takeOver(record, part, ring))}</p>
         )}
-        {part.kind === 'sacrifice' && (
-          <>
-            <Field label="Let go since">
-              <DayInput
-                value={part.since ?? ''}
-                max={today}
-                onChange={(since) => isIsoDate(since) && change({ since })}
-              />
-            </Field>
-            <Field label="Its crown" hint="% of a natural one">
-              <NumberInput
-                key={part.id}
-                value={Math.round(100 * (part.foliage ?? USUAL_FOLIAGE))}
-                onChange={(share) => share >= 5 && share <= 200 && change({ foliage: share / 100 })}
-              />
-            </Field>
-            <Field label="It feeds" className="col-span-2">
-              <select
-                className="select"
-                value={part.feeds ?? 'trunk'}
-                onChange={(e) => change({ feeds: e.target.value as Feeds })}
-              >
-                {FEEDS.map((f) => (
-                  <option key={f} value={f}>
-                    {FEEDS_WORDS[f]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          </>
-        )}
+        {part.kind === 'sacrifice' && <SacrificeFields part={part} today={today} change={change} />}
       </div>
     </section>
   );

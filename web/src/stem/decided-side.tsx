@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import { taxon } from '@gonimos/core/taxa';
+import { Keep } from '../drawings/keep';
+import { Chops } from './chops';
+import { PartFields } from './part-fields';
+import { RecordStemWork } from './record-work';
+import { putsOf, recordingOf, type Recording } from './recording';
+import { wireOn } from './sheet';
+import { Since } from './since';
+import { StanceFields } from './stance';
+import { StemFields, Wanted } from './stem-fields';
+import type { OnBench } from './use-bench';
+
+/** Keeping the drawing, and recording the work it was made for. */
+function KeepStem({ cohort, bench, today, b }: OnBench) {
+  // as it was when its sheet was opened: the course goes on with the record, and with it the next step
+  const [recording, setRecording] = useState<Recording | null>(null);
+  const kept = b.at.unkept ? null : b.at.row;
+  return (
+    <>
+      <Keep path="/stem-records" cohort={cohort} at={b.at} sheet={b.drawing} today={today}>
+        {kept && bench.step?.ready && (
+          <button
+            type="button"
+            className="btn btn-outline"
+            onClick={() =>
+              setRecording(recordingOf(bench, b.drawing, kept.id, putsOf(b.wired, b.bands), today))
+            }
+          >
+            Record ‘{bench.step.title}’
+          </button>
+        )}
+      </Keep>
+      {recording && (
+        <RecordStemWork cohort={cohort} work={recording} today={today} onClose={() => setRecording(null)} />
+      )}
+    </>
+  );
+}
+
+/** Where it may be cut, once it is said what it is to become. */
+function Cuts({ cohort, bench, b }: OnBench) {
+  const { record, decided } = b.drawing;
+  if (!b.plan)
+    return (
+      <p className="soft">
+        Say how high the finished tree is to be, and where it may be cut is worked out: at what can lead, with
+        the wound and how long that stays open.
+      </p>
+    );
+  return (
+    <Chops
+      plan={b.plan}
+      sprouts={bench.sprouts}
+      cutAt={decided.cutAt ?? null}
+      onCut={(cutAt) => b.act({ do: 'decide', decided: { cutAt } })}
+      record={record}
+      group={taxon(cohort.taxonId).group}
+      wired={new Set(decided.wires.flatMap((w) => [w.part, w.with]))}
+      onBend={(part) =>
+        b.act({
+          do: 'decide',
+          decided: { wires: [...decided.wires, wireOn({ part: part.id, moves: 'up' })] },
+        })
+      }
+    />
+  );
+}
+
+/** What is told and decided in figures: the stem, the part in hand, what it is to become, how it stands, its cuts. */
+export function DecidedSide(p: OnBench) {
+  const { bench, today, b } = p;
+  const { drawing, act, chosen } = b;
+  const { record, turned } = drawing;
+  return (
+    <div className="grid content-start gap-5">
+      <KeepStem {...p} />
+      {b.faults.map((f) => (
+        <p key={f.field} role="alert" className="font-semibold text-error">
+          {f.field} {f.text}
+        </p>
+      ))}
+      {b.before && <Since now={record} before={b.before} today={today} />}
+      <StemFields key={`stem ${turned}`} drawing={drawing} act={act} />
+      {chosen && (
+        <PartFields
+          key={`${chosen.id} ${turned}`}
+          part={chosen}
+          record={record}
+          ring={bench.start.ring}
+          today={today}
+          act={act}
+        />
+      )}
+      <Wanted key={`wanted ${turned}`} drawing={drawing} way={bench.way} act={act} />
+      <StanceFields
+        key={`stands ${turned}`}
+        stance={b.stance}
+        onChange={(lean, place) => act({ do: 'decide', decided: { lean, ...place } })}
+      />
+      <Cuts {...p} />
+    </div>
+  );
+}

@@ -1,0 +1,157 @@
+import { Link } from 'react-router';
+import { UPRIGHT } from '@gonimos/core/stance';
+import { shortDate } from '../common/dates';
+import { inUnits } from '../common/units';
+import { Dates } from '../drawings/keep';
+import { AboveView } from './above-view';
+import { BandLines } from './bands';
+import { Branches } from './branches';
+import { Fronts } from './fronts';
+import { Sacrifices } from './sacrifices';
+import { DecidedElsewhere } from './stance';
+import { Surface } from './surface';
+import type { OnBench } from './use-bench';
+import { Wires } from './wires';
+
+/** What else a stem can be worked out for, what was left, and how it was decided to stand at its roots. */
+function Above({ bench, today, b }: OnBench) {
+  const { at, drawing, act } = b;
+  return (
+    <>
+      <p className="no-print flex flex-wrap gap-2">
+        <Link className="btn btn-ghost border border-base-300" to="../bends">
+          Bend recipes, one for each plant
+        </Link>
+        <Link className="btn btn-ghost border border-base-300" to="../fuse">
+          Set stems together
+        </Link>
+      </p>
+      <Dates
+        rows={bench.records}
+        row={at.row}
+        unkept={at.unkept}
+        today={today}
+        onOpen={b.open}
+        onBegin={b.begin}
+      />
+      {bench.left && (
+        <div className="bg-[var(--cold)] px-4 py-3">
+          <strong>Left {shortDate(bench.left.on, today)}:</strong> {bench.left.lines.map(inUnits).join('; ')}
+        </div>
+      )}
+      <DecidedElsewhere
+        stances={bench.stances}
+        label={at.label}
+        own={b.stance}
+        today={today}
+        onTake={({ front, tilt, towards, aside, behind }) =>
+          act({
+            do: 'stand',
+            record: { ...drawing.record, front },
+            decided: { lean: { tilt, towards }, aside, behind },
+          })
+        }
+      />
+    </>
+  );
+}
+
+/** Sides that may be its front: one is taken, others are left open. */
+function StemFronts({ bench, b }: OnBench) {
+  const { record, decided } = b.drawing;
+  const without = (front: number) => decided.fronts.filter((f) => f !== front);
+  return (
+    <Fronts
+      stem={record}
+      finished={decided.finished ?? record.height}
+      roots={b.roots}
+      stance={b.stance}
+      pot={bench.container}
+      open={decided.fronts}
+      onFront={(front) =>
+        b.act({
+          do: 'stand',
+          record: { ...record, front },
+          decided: { lean: decided.lean ?? UPRIGHT, fronts: without(front) },
+        })
+      }
+      onOpen={(front, on) =>
+        b.act({ do: 'decide', decided: { fronts: on ? [...without(front), front] : without(front) } })
+      }
+    />
+  );
+}
+
+/** Wire on it, and what goes around its base. */
+function StemWires({ cohort, bench, today, b }: OnBench) {
+  const { record, decided } = b.drawing;
+  return (
+    <Wires
+      record={record}
+      wires={decided.wires}
+      laid={b.wired.laid}
+      bites={b.wired.bites}
+      plants={cohort.live}
+      chosen={b.chosen}
+      held={bench.held}
+      bands={b.bands}
+      today={today}
+      onWires={(wires) => b.act({ do: 'decide', decided: { wires } })}
+    >
+      <BandLines
+        record={record}
+        laid={b.bands}
+        today={today}
+        onBands={(bands) => b.act({ do: 'decide', decided: { bands } })}
+      />
+    </Wires>
+  );
+}
+
+/** The stem as it is drawn, and what stands on it: fronts, branches, wire, sacrifices. */
+export function DrawnSide(p: OnBench) {
+  const { cohort, bench, today, b } = p;
+  const { drawing, act } = b;
+  const { record, decided } = drawing;
+  const sound = b.faults.length === 0;
+  return (
+    <div className="grid content-start gap-4">
+      <Above {...p} />
+      <Surface
+        cohort={cohort}
+        drawing={drawing}
+        plan={b.plan}
+        laid={b.wired.laid}
+        bands={b.bands}
+        act={act}
+        today={today}
+      />
+      {record.parts.length > 1 && (
+        <AboveView
+          record={record}
+          finished={decided.finished ?? null}
+          chosen={drawing.chosen}
+          onChoose={(id) => act({ do: 'choose', id })}
+        />
+      )}
+      {sound && (record.parts.length > 1 || b.roots) && <StemFronts {...p} />}
+      {sound && decided.finished && (
+        <Branches
+          record={record}
+          finished={decided.finished}
+          vigour={bench.start.vigour}
+          cutAt={decided.cutAt ?? null}
+          onPart={(part) => act({ do: 'part', part })}
+          onDrop={(id) => act({ do: 'drop', id })}
+        />
+      )}
+      {sound && <StemWires {...p} />}
+      {b.looks.length > 0 && (
+        <Sacrifices
+          looks={b.looks}
+          onWire={(part, azimuth) => act({ do: 'part', part: { ...part, azimuth } })}
+        />
+      )}
+    </div>
+  );
+}
