@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import fc from 'fast-check';
 import { stemFaults, STEM_PARTS, wireFaults, type StemPart, type StemWire } from '@gonimos/core/stem';
 import {
@@ -6,7 +7,6 @@ import {
   drawingOf,
   emptyStem,
   newPart,
-  NOTHING_DECIDED,
   ofKind,
   wholeDecided,
   wholeRecord,

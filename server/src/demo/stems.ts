@@ -1,3 +1,4 @@
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import type { NewStemRecord } from '@gonimos/contract/stem-records';
 import type { StemPart, StemPartKind } from '@gonimos/core/stem';
 import { addDrawing } from '../drawings/service.ts';
@@ -51,20 +52,6 @@ const wire = (part: string, other: string): NewStemRecord['decided']['wires'][nu
   moves: 'down',
   with: other,
 });
-
-/** What nobody decided about a stem. */
-const UNDECIDED: NewStemRecord['decided'] = {
-  finished: null,
-  style: 'usual',
-  way: null,
-  cutAt: null,
-  wires: [],
-  bands: [],
-  aside: 0,
-  behind: 0,
-  lean: null,
-  fronts: [],
-};
 
 /**
  * Stems: a maple that is to be cut this spring, with two sides that may be its front, a pine with two sacrifices, a cornel whose cut is closing, one of its kin
@@ -210,7 +197,7 @@ export const stems: Chapter = () =>
           on,
           note,
           record: { base, height, front: 180, girths, parts: parts.map(partOf) },
-          decided: { ...UNDECIDED, ...decided },
+          decided: { ...NOTHING_DECIDED, ...decided },
         }),
     })),
   );

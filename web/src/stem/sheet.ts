@@ -1,3 +1,4 @@
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import type { NewStemRecord } from '@gonimos/contract/stem-records';
 import {
   isShoot,
@@ -25,19 +26,6 @@ export interface Drawing extends Sheet {
   /** goes up when what stands in inputs is no longer what was typed: undone, done again, opened */
   turned: number;
 }
-
-export const NOTHING_DECIDED: Decided = {
-  finished: null,
-  style: 'usual',
-  way: null,
-  cutAt: null,
-  wires: [],
-  bands: [],
-  aside: 0,
-  behind: 0,
-  lean: null,
-  fronts: [],
-};
 
 /** A record in which every part tells all that is asked of one today. */
 export const wholeRecord = (record: StemRecord): StemRecord => ({

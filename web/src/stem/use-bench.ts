@@ -1,12 +1,13 @@
 import { useDeferredValue, useMemo, useReducer } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
 import { UPRIGHT } from '@gonimos/core/stance';
 import { chopPlan, sacrificesOf, stemFaults } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import type { RootsDrawn } from './front-view';
-import { draw, drawingOf, emptyStem, NOTHING_DECIDED, type Sheet } from './sheet';
+import { draw, drawingOf, emptyStem, type Sheet } from './sheet';
 import { stanceOf } from './stance';
 import { useBands, useWires } from './use-wires';
 

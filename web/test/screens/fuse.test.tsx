@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { Outlet } from 'react-router';
 import type { GroupTold } from '@gonimos/contract/fusing';
 import { FusePart } from '../../src/fusing/fuse';
-import { NOTHING_DECIDED } from '../../src/stem/sheet';
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import { partOf, rootBench, stemBench, stemRow } from '../benches';
 import { cohortOf, cohortRow } from '../cohort';
 import { ID, shown, within } from '../page';

@@ -1,32 +1,10 @@
 import '../window';
 import { expect } from 'chai';
-import { Outlet } from 'react-router';
-import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import { StemPart } from '../../src/stem/bench';
+import type { StemRecordRow } from '@gonimos/contract/stem-records';
 import { PARTS, stemBench as bench } from '../benches';
-import { cohortOf } from '../cohort';
-import { ID, shown, within } from '../page';
+import { ID, within } from '../page';
+import { stemPage as page, type StemPage as Page } from '../stem-page';
 import { randomRecord } from '../../../core/test/roots/random-record';
-
-const cohort = cohortOf({ live: 24 });
-const WithCohort = () => <Outlet context={cohort} />;
-const page = (data: StemBench, answers: object = {}, kept: Record<string, unknown> = {}) =>
-  shown(<WithCohort />, {
-    kept,
-    inside: <StemPart />,
-    answers: {
-      [`/cohorts/${ID(1)}/stem`]: data,
-      'POST /calc/bites': (_: string, body: Record<string, unknown>) =>
-        (body.stretches as { id: string }[]).map(({ id }) => ({
-          id,
-          thick: 6,
-          due: '2037-07-18',
-          bites: true,
-        })),
-      ...answers,
-    },
-  });
-type Page = Awaited<ReturnType<typeof page>>;
 
 describe('how a plant stands, at its stem', () => {
   const fronts = (p: Page) =>

@@ -1,32 +1,10 @@
 import '../window';
 import { expect } from 'chai';
-import { Outlet } from 'react-router';
-import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
-import { StemPart } from '../../src/stem/bench';
-import { NOTHING_DECIDED } from '../../src/stem/sheet';
+import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import { partOf, stemBench as bench, stemRow as row } from '../benches';
-import { cohortOf } from '../cohort';
-import { ID, shown, TODAY, within } from '../page';
+import { ID, TODAY, within } from '../page';
+import { stemPage as page, type StemPage as Page } from '../stem-page';
 
-const cohort = cohortOf({ live: 24 });
-const WithCohort = () => <Outlet context={cohort} />;
-const page = (data: StemBench, answers: object = {}, kept: Record<string, unknown> = {}) =>
-  shown(<WithCohort />, {
-    kept,
-    inside: <StemPart />,
-    answers: {
-      [`/cohorts/${ID(1)}/stem`]: data,
-      'POST /calc/bites': (_: string, body: Record<string, unknown>) =>
-        (body.stretches as { id: string }[]).map(({ id }) => ({
-          id,
-          thick: 6,
-          due: '2037-07-18',
-          bites: true,
-        })),
-      ...answers,
-    },
-  });
-type Page = Awaited<ReturnType<typeof page>>;
 const wireLines = (p: Page) => p.queryAllByRole('listitem', { name: /^Wire \d/ }).map((l) => l.textContent);
 
 describe('the stem bench', () => {
