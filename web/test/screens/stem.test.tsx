@@ -1,5 +1,6 @@
 import '../window';
 import { expect } from 'chai';
+import type { StemRecordRow } from '@gonimos/contract/stem-records';
 import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import { partOf, stemBench as bench, stemRow as row } from '../benches';
 import { ID, TODAY, within } from '../page';
