@@ -3,7 +3,7 @@ import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
 import { protocolFor, type Root } from '@gonimos/core/roots';
 import type { StemPart as Part } from '@gonimos/core/stem';
 import { GROWTH_GROUPS } from '@gonimos/core/taxa';
-import { NOTHING_DECIDED as NO_ROOTS_DECIDED } from '../src/roots/drawing.ts';
+import { NOTHING_DECIDED as NO_ROOTS_DECIDED } from '@gonimos/contract/roots-decided';
 import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import { ID } from './ids.ts';
 

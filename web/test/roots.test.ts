@@ -1,3 +1,4 @@
+import { NOTHING_DECIDED } from '@gonimos/contract/roots-decided';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { across, lengthOf, lineOf, outline, overrules, smooth } from '@gonimos/core/roots';
@@ -9,7 +10,6 @@ import {
   fibreOf,
   fibreWord,
   newRoot,
-  NOTHING_DECIDED,
   pastedRoots,
   swung,
   thickened,

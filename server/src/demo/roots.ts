@@ -1,3 +1,4 @@
+import { NOTHING_DECIDED } from '@gonimos/contract/roots-decided';
 import type { NewRootRecord } from '@gonimos/contract/root-records';
 import type { Fault, Root } from '@gonimos/core/roots';
 import { turnTo } from '@gonimos/core/stats';
@@ -223,15 +224,7 @@ export const roots: Chapter = () =>
           label,
           on,
           note,
-          decided: {
-            limit: null,
-            overruled: [],
-            container: null,
-            aside: 0,
-            behind: 0,
-            lean: null,
-            remedies: [],
-          },
+          decided: NOTHING_DECIDED,
           record: {
             trunk,
             front,

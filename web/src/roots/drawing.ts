@@ -1,3 +1,4 @@
+import { NOTHING_DECIDED } from '@gonimos/contract/roots-decided';
 import type { NewRootRecord } from '@gonimos/contract/root-records';
 import { turned } from '@gonimos/core/stats';
 import type { Fault, Overrule, Root, RootPoint, RootRecord } from '@gonimos/core/roots';
@@ -48,16 +49,6 @@ export function fibreWord({ diameter, fibre }: Pick<Root, 'diameter' | 'fibre'>)
   const ratio = fibre / diameter ** 1.5;
   return ratio > 1.4 ? 0 : ratio < 0.5 ? 2 : 1;
 }
-
-export const NOTHING_DECIDED: Decided = {
-  limit: null,
-  overruled: [],
-  container: null,
-  aside: 0,
-  behind: 0,
-  lean: null,
-  remedies: [],
-};
 
 /** What was decided, with what is asked of it today. */
 export const wholeDecided = (decided: Partial<Decided>): Decided => ({ ...NOTHING_DECIDED, ...decided });

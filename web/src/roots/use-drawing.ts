@@ -1,7 +1,8 @@
 import { useReducer } from 'react';
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
-import { draw, drawingOf, emptyRecord, NOTHING_DECIDED, type Sheet } from './drawing';
+import { NOTHING_DECIDED } from '@gonimos/contract/roots-decided';
+import { draw, drawingOf, emptyRecord, type Sheet } from './drawing';
 
 /** The drawing in hand: a kept one, a new one that goes on from the last, or what was not kept before a reload. */
 export function useDrawing(cohortId: string, bench: RootBench, trunk: number) {

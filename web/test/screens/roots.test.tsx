@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { Outlet } from 'react-router';
 import type { RootBench, RootRecordRow } from '@gonimos/contract/root-records';
 import { RootsPart } from '../../src/roots/bench';
-import { NOTHING_DECIDED } from '../../src/roots/drawing';
+import { NOTHING_DECIDED } from '@gonimos/contract/roots-decided';
 import { rootBench as bench, rootOf, rootRow as row } from '../benches';
 import { cohortOf } from '../cohort';
 import { ID, shown, within } from '../page';
