@@ -16,6 +16,7 @@ export interface RoomCohort {
   id: string;
   code: string;
   taxonId: string;
+  /** with the seed that still lies beside them where it was sown */
   plants: number;
   container: string;
   /** mm at the base, as expected */

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { BedRoom, FullBed, WinterPlan } from '@gonimos/contract/beds';
-import type { CoursePreview } from '@gonimos/contract/cohorts';
+import type { CohortRow, CoursePreview } from '@gonimos/contract/cohorts';
 import type { CohortCourse } from '@gonimos/contract/course';
 import type { PotsProposed } from '@gonimos/contract/fit';
 import type { Place } from '@gonimos/contract/nursery';
@@ -36,6 +36,16 @@ describe('room on the benches', () => {
     await refusal(measured('South bench', { length: 5, width: 900 }), 'length');
     await refusal(measured('South bench', { length: 5000, width: 'wide' }), 'width');
     await must(measured('South bench', { length: 9000, width: 1400 }));
+  });
+
+  it('potted on, a cohort takes a pot for each plant that is alive, and none for seed that never came up', async () => {
+    const rows = await w.v.get<CohortRow[]>('/cohorts');
+    const late = rows.filter((r) => r.live > 0 && r.pending > 0 && r.container !== 'seed-flat');
+    expect(late.some((r) => r.pending > r.live)).to.equal(true);
+    const stand = new Map((await rooms()).flatMap((r) => r.cohorts.map((c) => [c.id, c.plants])));
+    expect(late.map((r) => [r.code, stand.get(r.id)])).to.deep.equal(late.map((r) => [r.code, r.live]));
+    const flat = rows.find((r) => r.live > 0 && r.pending > 0 && r.container === 'seed-flat')!;
+    expect(stand.get(flat.id)).to.equal(flat.live + flat.pending);
   });
 
   it('a tender kind is not carried out into March by a look either, unless it is meant', async () => {

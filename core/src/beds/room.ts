@@ -38,11 +38,36 @@ export function footprintOf(containerId: string, plants: number, caliper: number
 /** m² of a footprint. */
 export const areaOf = ({ pieces, length, width }: Footprint): number => (pieces * length * width) / 1e6;
 
+/** How many of a cohort are up, how many may come yet, and what they were sown into and stand in. */
+export interface Sown {
+  live: number;
+  pending: number;
+  container: string;
+  /** null: nobody knows */
+  firstContainer: string | null;
+}
+
+/** What takes room of a cohort. */
+export interface Lying {
+  /** plants, or what may become plants while none is up */
+  plants: number;
+  /** seed not up beside plants that are: it lies where it was sown, and is not potted on with them */
+  seeds: number;
+}
+
+/**
+ * What of a cohort stands on a bench. Common practice, no source.
+ * @example lying({ live: 18, pending: 39, container: 'basket-25', firstContainer: 'seed-flat' }) // 18 plants, no seeds
+ */
+export function lying({ live, pending, container: now, firstContainer }: Sown): Lying {
+  if (live === 0) return { plants: pending, seeds: 0 };
+  return { plants: live, seeds: now === firstContainer ? pending : 0 };
+}
+
 /** A cohort as it stands, and what it will be put into. */
-export interface Standing {
+export interface Standing extends Lying {
   placeId: string;
   container: string;
-  plants: number;
   /** mm, now and in a year */
   caliper: { now: number; later: number };
   /** moves into other pots ahead, soonest first */
@@ -81,7 +106,8 @@ function takenIn(s: Standing, month: string, ahead: number): number {
   const day = `${month}-${MIDDLE}`;
   const moved = s.moves.findLast((m) => m.on <= day);
   const caliper = s.caliper.now + ((s.caliper.later - s.caliper.now) * Math.min(12, ahead)) / 12;
-  return areaOf(footprintOf(moved?.container ?? s.container, s.plants, caliper));
+  if (moved) return areaOf(footprintOf(moved.container, s.plants, caliper));
+  return areaOf(footprintOf(s.container, s.plants + s.seeds, caliper));
 }
 
 /** How full each place will be, month by month, when everything that is planned is done where it stands. */

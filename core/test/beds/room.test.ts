@@ -4,6 +4,7 @@ import {
   areaOf,
   footprintOf,
   layOut,
+  lying,
   monthsFrom,
   roomByMonth,
   type Footprint,
@@ -15,6 +16,7 @@ const stands = (more: Partial<Standing> = {}): Standing => ({
   placeId: 'north',
   container: 'basket-18',
   plants: 100,
+  seeds: 0,
   caliper: { now: 3, later: 3 },
   moves: [],
   ...more,
@@ -45,6 +47,25 @@ describe('room on the benches (common practice, no source)', () => {
     // (250 + 15)² · 100 ÷ 5 m²
     expect(shares[2]).to.be.closeTo(1.4045, 1e-9);
     expect(full.get('south')!.every((m) => m.share === null && m.taken === 0)).to.equal(true);
+  });
+
+  it('seed that is not up lies in its flats, and takes no pot when the others are potted on', () => {
+    const sown = { live: 53, pending: 49, container: 'seed-flat', firstContainer: 'seed-flat' };
+    expect(lying(sown)).to.deep.equal({ plants: 53, seeds: 49 });
+    expect(lying({ ...sown, container: 'basket-25' })).to.deep.equal({ plants: 53, seeds: 0 });
+    expect(lying({ ...sown, live: 0, pending: 102 })).to.deep.equal({ plants: 102, seeds: 0 });
+    expect(lying({ ...sown, firstContainer: null })).to.deep.equal({ plants: 53, seeds: 0 });
+    const potted = stands({
+      container: 'seed-flat',
+      ...lying(sown),
+      moves: [{ on: '2037-04-01', container: 'basket-18' }],
+    });
+    const taken = roomByMonth([NORTH], [potted], ['2037-03', '2037-04'])
+      .get('north')!
+      .map((m) => m.taken);
+    // 102 lie in two flats; 53 go into baskets
+    expect(taken[0]).to.be.closeTo(2 * 0.415 * 0.315, 1e-9);
+    expect(taken[1]).to.be.closeTo(53 * 0.195 * 0.195, 1e-9);
   });
 
   it('property: more plants never take less room, and nothing is lost between places', () => {

@@ -1,5 +1,5 @@
 import type { BedRoom, FullBed, RoomCohort } from '@gonimos/contract/beds';
-import { monthsFrom, roomByMonth, type Standing } from '@gonimos/core/beds';
+import { lying, monthsFrom, roomByMonth, type Lying, type Sown, type Standing } from '@gonimos/core/beds';
 import { addDays } from '@gonimos/core/calendar';
 import { groupBy } from '@gonimos/core/group';
 import { caliperBefore, type RingRun } from '@gonimos/core/trunk';
@@ -17,12 +17,15 @@ const FULL = 1.05;
 const TOLD = 4;
 
 interface Row extends Omit<RoomCohort, 'caliper'> {
+  lies: Lying;
   placeId: string;
   rings: RingRun;
 }
 
 async function readCohorts(sql: Sql): Promise<Row[]> {
-  const rows: (Omit<Row, 'held'> & { held: object | null })[] = await joinHeld(sql('cohort as c'))
+  const rows: (Omit<Row, 'held' | 'plants' | 'lies'> & Sown & { held: object | null })[] = await joinHeld(
+    sql('cohort as c'),
+  )
     .where('c.growing', true)
     // guests stand in the pots of others
     .whereNull('c.hostId')
@@ -34,10 +37,15 @@ async function readCohorts(sql: Sql): Promise<Row[]> {
       container: 'c.container',
       placeId: 'c.placeId',
       rings: 'c.rings',
-      plants: sql.raw('greatest(c.live, c.pending)'),
+      live: 'c.live',
+      pending: 'c.pending',
+      firstContainer: 'c.firstContainer',
     })
     .select(heldColumn(sql));
-  return rows.map((r) => ({ ...r, held: r.held !== null }));
+  return rows.map(({ live, pending, firstContainer, held, ...r }) => {
+    const lies = lying({ live, pending, firstContainer, container: r.container });
+    return { ...r, lies, plants: lies.plants + lies.seeds, held: held !== null };
+  });
 }
 
 /** Moves into other pots that are planned within the year. */
@@ -63,7 +71,8 @@ export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
   const standing = cohorts.map((c): Standing => ({
     placeId: c.placeId,
     container: c.container,
-    plants: c.plants,
+    plants: c.lies.plants,
+    seeds: c.lies.seeds,
     caliper: { now: caliper(c, year), later: caliper(c, year + 1) },
     moves: moves.get(c.id) ?? [],
   }));
@@ -82,7 +91,7 @@ export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
       length,
       width,
       months: full.get(id)!,
-      cohorts: here.slice(0, DRAWN).map(({ placeId: _place, rings, ...c }) => ({
+      cohorts: here.slice(0, DRAWN).map(({ placeId: _place, lies: _lies, rings, ...c }) => ({
         ...c,
         caliper: caliperBefore(rings, year),
       })),

@@ -1,5 +1,13 @@
 import type { HardenLine, WinterPlan } from '@gonimos/contract/beds';
-import { areaOf, footprintOf, winterMoves, type Tender, type WinterPlace } from '@gonimos/core/beds';
+import {
+  areaOf,
+  footprintOf,
+  lying,
+  winterMoves,
+  type Sown,
+  type Tender,
+  type WinterPlace,
+} from '@gonimos/core/beds';
 import { addDays } from '@gonimos/core/calendar';
 import { workOf } from '@gonimos/core/operations';
 import { frostClass } from '@gonimos/core/season';
@@ -13,13 +21,11 @@ const YEAR = 365;
 const IN = new Set(['bring-in']);
 const OUT = new Set(['harden-off', 'go-dormant', 'take-out']);
 
-interface Row {
+interface Row extends Sown {
   cohortId: string;
   code: string;
   taxonId: string;
   placeId: string;
-  container: string;
-  plants: number;
   operation: string;
   title: string;
   opens: string;
@@ -39,7 +45,9 @@ const readSteps = (sql: Sql, today: string): Promise<Row[]> =>
       taxonId: 'c.taxonId',
       placeId: 'c.placeId',
       container: 'c.container',
-      plants: sql.raw('greatest(c.live, c.pending)'),
+      firstContainer: 'c.firstContainer',
+      live: 'c.live',
+      pending: 'c.pending',
       operation: 's.operation',
       title: 's.title',
       opens: 's.opens',
@@ -66,14 +74,17 @@ async function placesIn(sql: Sql, today: string, month: string): Promise<WinterP
 export async function readWinter(sql: Sql, today: string): Promise<WinterPlan> {
   const steps = await readSteps(sql, today);
   const into = steps.filter((s) => IN.has(workOf(s.operation)));
-  const tender = into.map((s): Tender => ({
-    cohortId: s.cohortId,
-    code: s.code,
-    placeId: s.placeId,
-    bears: taxon(s.taxonId).hardyTo.value,
-    by: s.closes,
-    area: areaOf(footprintOf(s.container, s.plants, 0)),
-  }));
+  const tender = into.map((s): Tender => {
+    const { plants, seeds } = lying(s);
+    return {
+      cohortId: s.cohortId,
+      code: s.code,
+      placeId: s.placeId,
+      bears: taxon(s.taxonId).hardyTo.value,
+      by: s.closes,
+      area: areaOf(footprintOf(s.container, plants + seeds, 0)),
+    };
+  });
   const places = into.length > 0 ? await placesIn(sql, today, into[0].closes.slice(0, 7)) : [];
   const out = steps
     .filter((s) => OUT.has(workOf(s.operation)))

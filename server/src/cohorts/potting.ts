@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { lying } from '@gonimos/core/beds';
 import { container, hasContainer, piecesFor } from '@gonimos/core/containers';
 import { wrongField } from '../http/problem.ts';
 import type { Follower } from '../write/types.ts';
@@ -16,7 +17,8 @@ export const pottingFollower: Follower = {
     if (back === 0) return;
     if (!hasContainer(cohort.container) || container(cohort.container).wall === 'ground')
       throw wrongField('details.potting.back', 'come from the ground');
-    if (back > piecesFor(container(cohort.container), Math.max(cohort.live, cohort.pending)))
+    const { plants, seeds } = lying(cohort);
+    if (back > piecesFor(container(cohort.container), plants + seeds))
       throw wrongField('details.potting.back', 'are more than they stood in');
   },
   keeps: ({ record: { details }, cohort }) =>

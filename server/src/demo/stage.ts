@@ -39,7 +39,7 @@ export type DemoPlace = 'Cold frame' | 'North bench' | 'South bench' | 'Ground r
 
 export const PLACES = [
   { name: 'Cold frame', kind: 'frame', night: 1.5, day: 2.5, heatedTo: null, length: 24_000, width: 1500 },
-  { name: 'North bench', kind: 'outdoors', night: 0, day: -0.5, heatedTo: null, length: 16_800, width: 1400 },
+  { name: 'North bench', kind: 'outdoors', night: 0, day: -0.5, heatedTo: null, length: 14_000, width: 1400 },
   {
     name: 'South bench',
     kind: 'outdoors',

@@ -51,6 +51,7 @@ export interface Written<T> {
 export interface CohortBefore {
   id: string;
   container: string;
+  firstContainer: string | null;
   startedFrom: string;
   live: number;
   pending: number;
