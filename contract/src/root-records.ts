@@ -1,3 +1,4 @@
+import type { BenchStep } from './bench-step.ts';
 import { ACTIONS, crossesItself, FAULTS, lineOf, UNDERS, type Action, type Fault } from '@gonimos/core/roots';
 import type { Protocol, Root, RootAngle, RootPoint } from '@gonimos/core/roots';
 import { array, boolean, string, type InferType } from 'yup';
@@ -167,14 +168,7 @@ export interface RootBench {
   /** most of the feeders that may go at the next root work, 0..1, and why */
   limit: { share: number; words: string };
   /** the step of the course it would be done on, where there is one */
-  step: {
-    key: string;
-    title: string;
-    operation: string;
-    opens: string;
-    closes: string;
-    ready: boolean;
-  } | null;
+  step: BenchStep | null;
   /** steps that uncover roots, done and to come, in their order */
   exposures: { key: string; title: string; opens: string | null; doneOn: string | null }[];
   /** what the next pot is */

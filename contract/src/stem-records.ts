@@ -1,5 +1,6 @@
 import type { LabStart } from '@gonimos/core/lab';
 import type { RootRecord } from '@gonimos/core/roots';
+import type { BenchStep } from './bench-step.ts';
 import {
   BANDS,
   bandFaults,
@@ -216,14 +217,7 @@ export interface StemBench {
   /** what it stands in */
   container: string;
   /** the next work on stem and crown that the course has; null: none */
-  step: {
-    key: string;
-    title: string;
-    operation: string;
-    opens: string;
-    closes: string;
-    ready: boolean;
-  } | null;
+  step: BenchStep | null;
   /** left at the last work on it */
   left: { on: string; lines: string[] } | null;
   /** wires of the kind that came off: how many, on how many what they held stayed, and days they were on in the median */

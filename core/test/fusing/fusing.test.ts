@@ -18,21 +18,13 @@ import {
   type Member,
 } from '@gonimos/core/fusing';
 import { random } from '@gonimos/core/random';
+import { member } from './member.ts';
 
 const limb = (azimuth: number, more: Partial<Limb> = {}): Limb => ({
   azimuth,
   reach: 60,
   diameter: 3,
   height: 0,
-  ...more,
-});
-const member = (id: string, base: number, more: Partial<Member> = {}): Member => ({
-  id,
-  base,
-  height: base * 30,
-  curve: null,
-  roots: [],
-  branches: [],
   ...more,
 });
 /** A member as one is found: roots anywhere, some branches, a curve. */

@@ -9,9 +9,9 @@ import {
   suiting,
   thickAt,
   turnBeside,
-  type Member,
 } from '@gonimos/core/fusing';
 import { sideBetween, type StemPart, type StemRecord } from '@gonimos/core/stem';
+import { member } from './member.ts';
 
 const branch = (id: string, height: number, azimuth: number): StemPart => ({
   id,
@@ -29,15 +29,6 @@ const stem = (more: Partial<StemRecord> = {}): StemRecord => ({
   front: 180,
   girths: [],
   parts: [],
-  ...more,
-});
-const member = (id: string, base: number, more: Partial<Member> = {}): Member => ({
-  id,
-  base,
-  height: base * 30,
-  curve: null,
-  roots: [],
-  branches: [],
   ...more,
 });
 const tree = { base: 31.5, height: 900 };

@@ -18,7 +18,7 @@ export const Parts = ({
         to={to}
         end={to === ''}
         className={({ isActive }) =>
-          `min-h-12 shrink-0 grow px-1 py-3 text-center text-[0.82rem] font-semibold sm:grow-0 sm:px-4 sm:text-base ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
+          `min-h-12 shrink-0 grow px-0.5 py-3 text-center text-[0.82rem] font-semibold sm:grow-0 sm:px-4 sm:text-base ${isActive ? 'border-b-[3px] border-base-content' : 'soft'}`
         }
       >
         {name}

@@ -91,12 +91,16 @@ function Fuse({ cohort, data, today }: { cohort: Cohort; data: PlantGroups; toda
           onOut={names.length > 2 ? () => setNames(names.filter((n) => n !== name)) : null}
         />
       ))}
-      <div className="flex flex-wrap items-end gap-3">
-        {next && names.length < MEMBERS_MOST && (
-          <button type="button" className="btn btn-outline" onClick={() => setNames([...names, next])}>
-            Another stem
-          </button>
-        )}
+      {next && names.length < MEMBERS_MOST && (
+        <button
+          type="button"
+          className="btn btn-outline justify-self-start"
+          onClick={() => setNames([...names, next])}
+        >
+          Another stem
+        </button>
+      )}
+      <div className="flex flex-wrap items-start gap-3">
         <Field label="The tallest becomes" hint={unit('length')} className="w-44">
           <MeasureInput quantity="length" value={tallest} onChange={setTallest} />
         </Field>

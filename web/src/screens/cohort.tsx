@@ -190,8 +190,10 @@ export function Cohort() {
             )}
           </h1>
           {cohort.formerly.length > 0 && <p className="soft">formerly {cohort.formerly.join(', ')}</p>}
-          <p className="soft text-lg">
-            {t.name}, <i>{t.botanical}</i> ·{' '}
+          <p className="soft flex flex-wrap gap-x-3 text-lg">
+            <span>
+              {t.name}, <i>{t.botanical}</i>
+            </span>{' '}
             <strong className="text-base-content">{countWords(cohort)}</strong>
           </p>
         </div>
