@@ -1,16 +1,21 @@
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, isRouteErrorResponse, RouterProvider, useRouteError } from 'react-router';
+import { askAhead } from './common/api';
 import { useSession } from './people/session';
 import { Round } from './round/round';
 import { Loading } from './common/loading';
 import { Frame } from './frame/frame';
+import { yearPath } from './year/path';
 
 // its form is not wanted by whoever is signed in
 const SignIn = lazy(() => import('./people/sign-in').then((m) => ({ default: m.SignIn })));
 
-/** A page of its own file, fetched when it is first opened. */
-const page = (load: () => Promise<React.ComponentType>) => ({
-  lazy: async () => ({ Component: await load() }),
+/** A page of its own file, fetched when it is first opened; `wants`: a long answer to be asked for with it. */
+const page = (load: () => Promise<React.ComponentType>, wants?: string) => ({
+  lazy: async () => {
+    if (wants) askAhead(wants);
+    return { Component: await load() };
+  },
   HydrateFallback: () => null,
 });
 
@@ -78,7 +83,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: '/benches', ...page(() => import('./screens/benches').then((m) => m.Benches)) },
-      { path: '/year', ...page(() => import('./year/year').then((m) => m.Year)) },
+      { path: '/year', ...page(() => import('./year/year').then((m) => m.Year), yearPath(52)) },
       {
         path: '/library',
         ...page(() => import('./library/library').then((m) => m.Library)),

@@ -8,6 +8,7 @@ import { taxa, taxon } from '@gonimos/core/taxa';
 import { PlaceOptions } from '../nursery/place-options';
 import { usePlaceName, useToday } from '../nursery/queries';
 import { useMay } from '../people/session';
+import { InTurn } from '../common/after-paint';
 import { dateSpan, saidDate, seasonYear, shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Section } from '../common/section';
@@ -17,6 +18,8 @@ import { useRegister } from './queries';
 import { length } from '../common/units';
 
 const PAGE = 40;
+/** Lines that are put there at once. */
+const AT_ONCE = 10;
 const WIDTHS: Partial<Record<Column, string>> = {
   code: 'w-32',
   live: 'w-20',
@@ -208,9 +211,11 @@ function Lines({ lines, sort, order, season, today }: LinesProps) {
           </tr>
         </thead>
         <tbody className="divide-y divide-base-300 max-md:block">
-          {lines.map((line) => (
-            <TableLine key={line.row.id} line={line} season={season} today={today} />
-          ))}
+          <InTurn each={AT_ONCE}>
+            {lines.map((line) => (
+              <TableLine key={line.row.id} line={line} season={season} today={today} />
+            ))}
+          </InTurn>
         </tbody>
       </table>
     </div>
@@ -303,7 +308,7 @@ export function Register() {
           )}
         </p>
       ) : (
-        <Lines lines={rows} sort={sort} order={order} season={season} today={today} />
+        <Lines key={`${sort} ${page}`} lines={rows} sort={sort} order={order} season={season} today={today} />
       )}
       {pages > 1 && <Pages page={page} pages={pages} go={(to) => set({ page: String(to + 1) })} />}
     </div>

@@ -115,10 +115,22 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Answers that were asked for before the page that reads them was there. */
+const ahead = new Map<string, Promise<Response>>();
+
+/** Asks for a long answer while the code of its page is still on its way. */
+export function askAhead(path: string): void {
+  const answer = answered('GET', path);
+  // who takes it is told what went wrong
+  answer.catch(() => {});
+  ahead.set(path, answer);
+}
+
 /** A long answer as it came, to be read off the page. */
 export async function getBytes(path: string): Promise<ArrayBuffer> {
-  const response = await answered('GET', path);
-  return response.arrayBuffer();
+  const asked = ahead.get(path) ?? answered('GET', path);
+  ahead.delete(path);
+  return (await asked).arrayBuffer();
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);

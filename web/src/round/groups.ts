@@ -33,3 +33,15 @@ export function groupsOf(due: readonly RoundStep[], placeName: (id: string) => s
   const groups = [...places].map(([id, steps]) => groupOf(placeName(id), steps));
   return small.length > 0 ? [...groups, groupOf('Aftercare and looks', small, true)] : groups;
 }
+
+/** The first `count` steps of them, under their headings. */
+export function firstOf(groups: readonly Group[], count: number): Group[] {
+  const first: Group[] = [];
+  let left = count;
+  for (const g of groups) {
+    if (left <= 0) break;
+    first.push({ ...g, steps: g.steps.slice(0, left) });
+    left -= g.steps.length;
+  }
+  return first;
+}

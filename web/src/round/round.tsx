@@ -3,7 +3,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { MissedStep, Round as RoundData, RoundStep } from '@gonimos/contract/round';
 import { dateSpan, duration, fromNow, weekdayDate } from '../common/dates';
-import { AfterPaint } from '../common/after-paint';
+import { AfterPaint, useInTurn } from '../common/after-paint';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Why } from '../common/why';
@@ -18,7 +18,7 @@ import { useMay } from '../people/session';
 import { useRecordWork } from '../records/queries';
 import { usePlaceChoice } from '../season/place-choice';
 import { Beside } from './beside';
-import { groupsOf, type Group } from './groups';
+import { firstOf, groupsOf, type Group } from './groups';
 import { FIRST_STEPS, useRound } from './queries';
 import { isUsual, recordable, usualResult } from './quick';
 import { StepRow, type Deed } from './row';
@@ -30,6 +30,9 @@ const VisitSheet = lazy(() => import('../visits/visit-sheet').then((m) => ({ def
 const SeeSheet = lazy(() => import('../observations/see-sheet').then((m) => ({ default: m.SeeSheet })));
 const BatchSheet = lazy(() => import('../moves/batch-sheet').then((m) => ({ default: m.BatchSheet })));
 const ManySheet = lazy(() => import('./many-sheet').then((m) => ({ default: m.ManySheet })));
+
+/** Steps that are put on the page at once. */
+const AT_ONCE = 8;
 
 const idOf = (s: RoundStep) => s.cohortId + s.key;
 
@@ -157,6 +160,7 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
   }, [round, bed]);
   const groups = useMemo(() => groupsOf(here.due, placeName), [here.due, placeName]);
   const steps = useMemo(() => groups.flatMap((g) => g.steps), [groups]);
+  const drawn = useInTurn(steps.length, AT_ONCE);
   const at = useCurrent(steps);
   const several = useChosen(here.due);
   const act = (step: RoundStep, deed: Deed) => {
@@ -249,8 +253,7 @@ function RoundOf({ round, onMore }: { round: RoundData; onMore: () => void }) {
           </div>
         )}
         {here.due.length === 0 && <NothingDue round={round} />}
-        {groups.slice(0, 1).map(groupOn)}
-        <AfterPaint>{groups.slice(1).map(groupOn)}</AfterPaint>
+        {firstOf(groups, drawn).map(groupOn)}
         {round.due.length < round.open && (
           <button type="button" className="no-print btn btn-outline btn-tall mt-4" onClick={onMore}>
             Show more of the {round.open}

@@ -6,6 +6,7 @@ import { areaOf, footprintOf } from '@gonimos/core/beds';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
+import { InTurn } from '../common/after-paint';
 import { Failure } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -231,27 +232,29 @@ export function Benches() {
           today={today}
         />
       )}
-      {data.map((bed) => (
-        <section key={bed.id} aria-label={bed.name} className="grid gap-2 border-t border-base-300 pt-3">
-          <div className="grid items-end gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1fr)_24rem]">
-            <div>
-              <h2 className="text-xl">{bed.name}</h2>
-              <Verdict bed={bed} />
-              <Climate bedId={bed.id} />
+      <InTurn>
+        {data.map((bed) => (
+          <section key={bed.id} aria-label={bed.name} className="grid gap-2 border-t border-base-300 pt-3">
+            <div className="grid items-end gap-x-8 gap-y-2 lg:grid-cols-[minmax(0,1fr)_24rem]">
+              <div>
+                <h2 className="text-xl">{bed.name}</h2>
+                <Verdict bed={bed} />
+                <Climate bedId={bed.id} />
+              </div>
+              {bed.months[0].share !== null && <Months bed={bed} />}
             </div>
-            {bed.months[0].share !== null && <Months bed={bed} />}
-          </div>
-          <BenchView
-            bed={bed}
-            longest={bed.kind === 'ground' ? (bed.length ?? longest) : longest}
-            chosen={chosen}
-            under={held !== null && over === bed.id}
-            onTake={take}
-          />
-          <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
-        </section>
-      ))}
-      <Winter today={today} nameOf={(id) => data.find((b) => b.id === id)?.name ?? 'elsewhere'} />
+            <BenchView
+              bed={bed}
+              longest={bed.kind === 'ground' ? (bed.length ?? longest) : longest}
+              chosen={chosen}
+              under={held !== null && over === bed.id}
+              onTake={take}
+            />
+            <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
+          </section>
+        ))}
+        <Winter today={today} nameOf={(id) => data.find((b) => b.id === id)?.name ?? 'elsewhere'} />
+      </InTurn>
       {held && (
         <div
           ref={mark}

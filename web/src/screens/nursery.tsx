@@ -14,6 +14,7 @@ import { Account } from '../people/account';
 import { People } from '../people/people';
 import { useMay } from '../people/session';
 import { NurserySchools } from '../schools/nursery-schools';
+import { InTurn } from '../common/after-paint';
 import { useContractForm } from '../common/contract-form';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -192,29 +193,31 @@ export function Nursery() {
   return (
     <div className="grid max-w-4xl grid-cols-[minmax(0,1fr)] gap-9 px-4 py-6 lg:px-6">
       <h1 className="text-3xl">{nursery.name}</h1>
-      <Places />
-      <NurserySchools key={nursery.version} nursery={nursery} />
-      {owner && <People />}
-      <Account />
-      {owner && <Trail />}
-      {owner && (
-        <section>
-          <h2 className="mb-3 text-xl">Site</h2>
-          <SiteForm key={nursery.version} nursery={nursery} />
-        </section>
-      )}
-      {owner && (
-        <section className="grid gap-3">
-          <h2 className="text-xl">Everything out</h2>
-          <p className="soft text-sm">
-            Every table as CSV, all rows as JSON, the pictures, and a README of the columns, in one zip.
-            Passwords and sessions stay here.
-          </p>
-          <a className="btn btn-outline justify-self-start" href="/api/everything.zip" download>
-            Download everything
-          </a>
-        </section>
-      )}
+      <InTurn>
+        <Places />
+        <NurserySchools key={nursery.version} nursery={nursery} />
+        {owner && <People />}
+        <Account />
+        {owner && <Trail />}
+        {owner && (
+          <section>
+            <h2 className="mb-3 text-xl">Site</h2>
+            <SiteForm key={nursery.version} nursery={nursery} />
+          </section>
+        )}
+        {owner && (
+          <section className="grid gap-3">
+            <h2 className="text-xl">Everything out</h2>
+            <p className="soft text-sm">
+              Every table as CSV, all rows as JSON, the pictures, and a README of the columns, in one zip.
+              Passwords and sessions stay here.
+            </p>
+            <a className="btn btn-outline justify-self-start" href="/api/everything.zip" download>
+              Download everything
+            </a>
+          </section>
+        )}
+      </InTurn>
     </div>
   );
 }

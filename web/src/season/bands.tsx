@@ -41,6 +41,13 @@ export function Months({
     );
 }
 
+interface Stroke {
+  day: string;
+  /** °C */
+  low: number;
+  high: number;
+}
+
 /** The band in which eight days of ten lie, ordinary nights and days in it, the record as strokes, the days ahead. */
 export function Bands({ season }: { season: SeasonOfPlace }) {
   const [ref, width] = useWidth<HTMLDivElement>();
@@ -56,7 +63,21 @@ export function Bands({ season }: { season: SeasonOfPlace }) {
     const down = points.map((_, i) => at(i, low(i))).reverse();
     return `M${[...up, ...down].join('L')}Z`;
   };
-  const inside = season.ahead.filter((a) => a.day >= season.from && a.day <= season.to);
+  const record = season.record.map((r) => ({ day: r.day, low: r.tmin, high: r.tmax }));
+  const frozen = record.filter((r) => r.low <= 0);
+  const mild = record.filter((r) => r.low > 0);
+  const inside = season.ahead
+    .filter((a) => !a.known && a.day >= season.from && a.day <= season.to)
+    .map((a) => ({ day: a.day, low: a.low.p10, high: a.high.p90 }));
+  // one path for all days: a line of its own for each takes a page long to put there
+  const strokes = (days: Stroke[], colour: string, opacity = 1) => (
+    <path
+      d={days.map((d) => `M${px(d.day).toFixed(1)} ${y(d.low).toFixed(1)}V${y(d.high).toFixed(1)}`).join('')}
+      stroke={colour}
+      strokeWidth={Math.max(1, Math.min(2.5, width / 420))}
+      opacity={opacity}
+    />
+  );
   return (
     <figure ref={ref} className="min-w-0">
       <svg
@@ -84,31 +105,9 @@ export function Bands({ season }: { season: SeasonOfPlace }) {
           fill="var(--celadon-deep)"
           opacity={0.45}
         />
-        {season.record.map((r) => (
-          <line
-            key={r.day}
-            x1={px(r.day)}
-            x2={px(r.day)}
-            y1={y(r.tmin)}
-            y2={y(r.tmax)}
-            stroke={r.tmin <= 0 ? 'var(--color-info)' : 'var(--color-base-content)'}
-            strokeWidth={Math.max(1, Math.min(2.5, width / 420))}
-          />
-        ))}
-        {inside.map((a) =>
-          a.known ? null : (
-            <line
-              key={a.day}
-              x1={px(a.day)}
-              x2={px(a.day)}
-              y1={y(a.low.p10)}
-              y2={y(a.high.p90)}
-              stroke="var(--color-accent)"
-              strokeWidth={Math.max(1, Math.min(2.5, width / 420))}
-              opacity={0.75}
-            />
-          ),
-        )}
+        {strokes(mild, 'var(--color-base-content)')}
+        {strokes(frozen, 'var(--color-info)')}
+        {strokes(inside, 'var(--color-accent)', 0.75)}
         <line
           x1={px(season.today)}
           x2={px(season.today)}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { usePlaceName } from '../nursery/queries';
 import { useMay } from '../people/session';
 import { SeeSheet } from '../observations/see-sheet';
-import { AfterPaint } from '../common/after-paint';
+import { InTurn } from '../common/after-paint';
 import { shortDate } from '../common/dates';
 import { Loading } from '../common/loading';
 import { Station } from '../station/station';
@@ -47,15 +47,15 @@ export function Season() {
           <Eye size={20} /> I see this today
         </button>
       </header>
-      <Station />
-      <section className="card-plain p-4">
-        <Bands season={season} />
-      </section>
-      <AfterPaint>
+      <InTurn>
+        <Station />
+        <section className="card-plain p-4">
+          <Bands season={season} />
+        </section>
         <Seen season={season} />
         <Markers season={season} />
-        <AfterPaint>
-          <section className="grid gap-4 lg:grid-cols-2">
+        <section className="grid gap-4 lg:grid-cols-2">
+          <InTurn>
             <Sums
               season={season}
               of="degreeDays"
@@ -68,11 +68,11 @@ export function Season() {
               title={`Days of cold, mean below ${temperature(5)}`}
               measured={(n) => plural(Math.round(n), 'day')}
             />
-          </section>
-          <Frost season={season} />
-          {may && <ImportRecord today={season.today} />}
-        </AfterPaint>
-      </AfterPaint>
+          </InTurn>
+        </section>
+        <Frost season={season} />
+        {may && <ImportRecord today={season.today} />}
+      </InTurn>
       {seeing && <SeeSheet placeId={season.placeId} today={season.today} onClose={() => setSeeing(false)} />}
     </div>
   );

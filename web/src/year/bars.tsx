@@ -1,86 +1,105 @@
-import { scaleLinear } from 'd3-scale';
 import type { WeekLoad } from '@gonimos/core/year';
 import { monthName, shortDate } from '../common/dates';
 import { useWidth } from '../common/use-width';
 import { HeightAxis } from '../common/axis';
+import { marksOf, type Marks } from './marks';
 import type { YearHead } from './view';
 
 const HEIGHT = 250;
 /** Room the name of a month takes, px. */
 const NAME = 30;
 const LEFT = 40;
-const FOOT = 26;
+const TOP = 8;
+const FOOT = HEIGHT - 26;
 const hours = (minutes: number) => minutes / 60;
 
-interface WeekProps {
-  load: WeekLoad;
-  /** minutes all can give */
-  can: number;
+/** What is read out of a week. */
+function weekWords(year: YearHead, l: WeekLoad, week: number): string {
+  const can = hours(year.capacity.all[week]).toFixed(0);
+  const over = l.over > 0 ? `, ${hours(l.over).toFixed(1)} too many` : '';
+  return `Week of ${shortDate(year.weeks[week], year.today)}: ${hours(l.all).toFixed(0)} of ${can} hours${over}`;
+}
+
+interface ChoiceProps {
   label: string;
-  locked: boolean;
   chosen: boolean;
-  /** left edge and room of the week, width of its bar, px */
   x: number;
   room: number;
-  bar: number;
-  /** height of so many hours, px; `most`: hours at the top */
-  y: (hours: number) => number;
-  most: number;
   choose: () => void;
 }
 
-/** One week: work that wants practice at the foot, all work over it, and what is too many on top. */
-function WeekBar({ load: l, can, label, locked, chosen, x, room, bar, y, most, choose }: WeekProps) {
-  const part = (minutes: number, fill: string) => (
-    <rect x={x + 1} width={bar} y={y(hours(minutes))} height={y(0) - y(hours(minutes))} fill={fill} rx={2} />
-  );
+/** A week to be chosen; its work is drawn over it. */
+function Choice({ label, chosen, x, room, choose }: ChoiceProps) {
   return (
-    <g
+    <rect
       role="button"
       tabIndex={0}
       aria-label={label}
       aria-pressed={chosen}
       className="cursor-pointer"
+      x={x}
+      width={room}
+      y={TOP}
+      height={FOOT - TOP}
+      fill={chosen ? 'var(--rest)' : 'transparent'}
       onClick={choose}
       onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && choose()}
     >
       <title>{label}</title>
-      <rect
-        x={x}
-        width={room}
-        y={8}
-        height={HEIGHT - FOOT - 8}
-        fill={chosen ? 'var(--rest)' : 'transparent'}
-      />
-      {part(Math.min(l.all, can), 'var(--celadon-deep)')}
-      {part(Math.min(l.skilled, l.all), 'var(--color-primary)')}
-      {l.all > can && (
-        <rect
-          x={x + 1}
-          width={bar}
-          y={y(hours(l.all))}
-          height={Math.max(2, y(hours(can)) - y(hours(l.all)))}
-          fill="var(--due)"
-          stroke="var(--color-accent)"
-          rx={2}
-        />
-      )}
-      {l.all > most * 60 && (
+    </rect>
+  );
+}
+
+/** The work of all weeks: what wants practice at the foot, all work over it, and what is too many on top. */
+function Work({ marks, load, locked }: { marks: Marks; load: WeekLoad[]; locked: boolean[] }) {
+  const { x, bar, beyond } = marks;
+  return (
+    <g pointerEvents="none">
+      <path d={marks.anybody} fill="var(--celadon-deep)" />
+      <path d={marks.practice} fill="var(--color-primary)" />
+      <path d={marks.over} fill="var(--due)" stroke="var(--color-accent)" />
+      {beyond.map((w) => (
         <text
-          x={x + bar / 2}
+          key={w}
+          x={x(w) + bar / 2}
           y={20}
           fontSize={12}
           textAnchor="middle"
           fill="var(--color-accent)"
           fontWeight={700}
         >
-          {hours(l.all).toFixed(0)}
+          {hours(load[w].all).toFixed(0)}
         </text>
+      ))}
+      {locked.map((is, w) =>
+        is ? (
+          <circle key={w} cx={x(w) + 1 + bar / 2} cy={FOOT + 6} r={3} fill="var(--color-base-content)" />
+        ) : null,
       )}
-      {locked && (
-        <circle cx={x + 1 + bar / 2} cy={HEIGHT - FOOT + 6} r={3} fill="var(--color-base-content)" />
-      )}
+      <path d={marks.hours} fill="none" stroke="var(--color-base-content)" strokeWidth={1.8} />
+      <path
+        d={marks.practised}
+        fill="none"
+        stroke="var(--color-base-content)"
+        strokeWidth={1.4}
+        strokeDasharray="4 3"
+      />
     </g>
+  );
+}
+
+/** Names of the months where they begin, as far as there is room for them. */
+function Months({ weeks, x, width }: { weeks: string[]; x: Marks['x']; width: number }) {
+  return weeks.map((iso, w) =>
+    w > 0 &&
+    iso.slice(5, 7) !== weeks[w - 1].slice(5, 7) &&
+    (width > 620 || w % 8 < 4) &&
+    // a name at the very edge would be cut
+    x(w) < width - NAME ? (
+      <text key={iso} x={x(w)} y={HEIGHT - 6} fontSize={13} fill="var(--ink-soft)">
+        {monthName(iso)}
+      </text>
+    ) : null,
   );
 }
 
@@ -94,62 +113,29 @@ interface Props {
 /** Person-hours of every week against what the people can give; work that wants practice at the foot. */
 export function Bars({ year, load: all, chosen, onChoose }: Props) {
   const load = all.slice(0, year.shown);
+  const weeks = year.weeks.slice(0, year.shown);
   const [ref, width] = useWidth<HTMLDivElement>();
   const capacity = {
     all: year.capacity.all.slice(0, year.shown),
     skilled: year.capacity.skilled.slice(0, year.shown),
   };
-  const n = load.length;
-  // a single huge week must not flatten the rest
-  const sorted = load.map((l) => hours(l.all)).toSorted((a, b) => a - b);
-  const most = Math.max(10, hours(Math.max(...capacity.all)) * 1.3, sorted[Math.floor(n * 0.97)] * 1.05);
-  const x = scaleLinear([0, n], [LEFT, width - 4]);
-  const y = scaleLinear([0, most], [HEIGHT - FOOT, 8]).clamp(true);
-  const bar = Math.max(3, x(1) - x(0) - (width > 700 ? 4 : 1.5));
-  const line = (minutes: number[]) =>
-    minutes.map((m, w) => `${w === 0 ? 'M' : 'L'}${x(w)} ${y(hours(m))}L${x(w + 1)} ${y(hours(m))}`).join('');
+  const marks = marksOf({ load, capacity, left: LEFT, right: width - 4, top: TOP, foot: FOOT });
   return (
     <figure ref={ref} className="min-w-0">
       <svg width={width} height={HEIGHT} role="group" aria-label="Person-hours by week">
-        <HeightAxis y={y} from={LEFT} to={width} words={(t) => `${t} h`} />
-        {load.map((l, w) => {
-          const label = `Week of ${shortDate(year.weeks[w], year.today)}: ${hours(l.all).toFixed(0)} of ${hours(capacity.all[w]).toFixed(0)} hours${l.over > 0 ? `, ${hours(l.over).toFixed(1)} too many` : ''}`;
-          return (
-            <WeekBar
-              key={year.weeks[w]}
-              load={l}
-              can={capacity.all[w]}
-              label={label}
-              locked={year.lockedWeeks.includes(year.weeks[w])}
-              chosen={w === chosen}
-              x={x(w)}
-              room={x(1) - x(0)}
-              bar={bar}
-              y={y}
-              most={most}
-              choose={() => onChoose(w)}
-            />
-          );
-        })}
-        <path d={line(capacity.all)} fill="none" stroke="var(--color-base-content)" strokeWidth={1.8} />
-        <path
-          d={line(capacity.skilled)}
-          fill="none"
-          stroke="var(--color-base-content)"
-          strokeWidth={1.4}
-          strokeDasharray="4 3"
-        />
-        {year.weeks.slice(0, year.shown).map((iso, w) =>
-          w > 0 &&
-          iso.slice(5, 7) !== year.weeks[w - 1].slice(5, 7) &&
-          (width > 620 || w % 8 < 4) &&
-          // a name at the very edge would be cut
-          x(w) < width - NAME ? (
-            <text key={iso} x={x(w)} y={HEIGHT - 6} fontSize={13} fill="var(--ink-soft)">
-              {monthName(iso)}
-            </text>
-          ) : null,
-        )}
+        <HeightAxis y={marks.y} from={LEFT} to={width} words={(t) => `${t} h`} />
+        {load.map((l, w) => (
+          <Choice
+            key={weeks[w]}
+            label={weekWords(year, l, w)}
+            chosen={w === chosen}
+            x={marks.x(w)}
+            room={marks.room}
+            choose={() => onChoose(w)}
+          />
+        ))}
+        <Work marks={marks} load={load} locked={weeks.map((w) => year.lockedWeeks.includes(w))} />
+        <Months weeks={weeks} x={marks.x} width={width} />
       </svg>
       <figcaption className="soft flex flex-wrap gap-x-5 gap-y-1 text-sm">
         <Key colour="var(--color-primary)">wants practice</Key>

@@ -3,6 +3,7 @@ import { transfer, wrap, type Remote } from 'comlink';
 import type { KeepWeeks, LockStep, NewRoutine } from '@gonimos/contract/year';
 import { call, getBytes, NOT_COMPARED } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
+import { yearPath } from './path';
 import type { YearWorker } from './worker';
 import type { Shown, YearHead } from './view';
 
@@ -18,8 +19,10 @@ export const useYear = (weeks: 26 | 52) =>
   useQuery({
     queryKey: ['year', weeks],
     queryFn: async (): Promise<YearHead> => {
-      const sent = await getBytes(`/year?weeks=${weeks}`);
-      return yearWorker().take(weeks, transfer(sent, [sent]));
+      // the worker gets ready while the year is on its way
+      const worker = yearWorker();
+      const sent = await getBytes(yearPath(weeks));
+      return worker.take(weeks, transfer(sent, [sent]));
     },
     structuralSharing: NOT_COMPARED,
   });

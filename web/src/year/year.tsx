@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useMay } from '../people/session';
 import { duration, shortDate } from '../common/dates';
-import { AfterPaint } from '../common/after-paint';
+import { InTurn } from '../common/after-paint';
 import { Trouble } from '../common/field';
 import { Loading } from '../common/loading';
 import { Bars } from './bars';
@@ -155,49 +155,47 @@ export function Year() {
             ))}
         </div>
       </header>
-      <section className="card-plain grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
-        <Plans how={how} levelled={answer !== null} choose={setShown} />
-        <Bars year={year} load={view.load} chosen={week} onChoose={choose} />
-        {running && (
-          <progress
-            className="progress progress-primary w-full"
-            value={answer?.progress ?? 0}
-            max={1}
-            aria-label="Levelling"
+      <InTurn>
+        <section className="card-plain grid grid-cols-[minmax(0,1fr)] gap-3 p-4">
+          <Plans how={how} levelled={answer !== null} choose={setShown} />
+          <Bars year={year} load={view.load} chosen={week} onChoose={choose} />
+          {running && (
+            <progress
+              className="progress progress-primary w-full"
+              value={answer?.progress ?? 0}
+              max={1}
+              aria-label="Levelling"
+            />
+          )}
+          <Verdict year={year} load={view.load} short={view.short} levelled={levelled} />
+          <Doings
+            year={year}
+            span={span}
+            how={how}
+            answer={answer}
+            running={running}
+            prove={prove}
+            onKept={() => {
+              forget();
+              setShown('now');
+            }}
           />
-        )}
-        <Verdict year={year} load={view.load} short={view.short} levelled={levelled} />
-        <Doings
-          year={year}
-          span={span}
-          how={how}
-          answer={answer}
-          running={running}
-          prove={prove}
-          onKept={() => {
-            forget();
-            setShown('now');
-          }}
-        />
-      </section>
-      <label className="flex flex-wrap items-center gap-3 sm:hidden">
-        Week
-        <select className="select w-auto" value={week} onChange={(e) => choose(Number(e.target.value))}>
-          {year.weeks.slice(0, year.shown).map((w, i) => (
-            <option key={w} value={i}>
-              {shortDate(w, year.today)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <AfterPaint>
+        </section>
+        <label className="flex flex-wrap items-center gap-3 sm:hidden">
+          Week
+          <select className="select w-auto" value={week} onChange={(e) => choose(Number(e.target.value))}>
+            {year.weeks.slice(0, year.shown).map((w, i) => (
+              <option key={w} value={i}>
+                {shortDate(w, year.today)}
+              </option>
+            ))}
+          </select>
+        </label>
         <Week year={year} week={week} view={view} kept={how === 'now'} onMore={() => setMost(most * 4)} />
-        <AfterPaint>
-          <People year={year} week={year.weeks[week]} />
-          <Routines year={year} />
-          <Pace />
-        </AfterPaint>
-      </AfterPaint>
+        <People year={year} week={year.weeks[week]} />
+        <Routines year={year} />
+        <Pace />
+      </InTurn>
     </div>
   );
 }

@@ -89,7 +89,7 @@ describe('the register on its page', () => {
     );
     const p = await shown(<Register />, { answers: { '/cohorts': many } });
     await p.findByText('1 of 3');
-    expect(codes(p)).to.have.length(40);
+    await p.until(() => expect(codes(p)).to.have.length(40));
     await p.user.click(p.getByRole('button', { name: 'Next' }));
     await p.user.click(p.getByRole('button', { name: 'Next' }));
     expect(codes(p)).to.deep.equal(['AC-080', 'AC-081', 'AC-082', 'AC-083', 'AC-084']);

@@ -74,7 +74,7 @@ describe('the year', () => {
     expect(p.text()).to.contain('2 steps, 4 h 00 in 52 weeks');
     await p.until(() => expect(weekLines(p)).to.have.length(2));
     await p.findByText('20 % longer than usual, by the clock');
-    expect(p.text()).to.contain('Nothing that differs from the library yet');
+    await p.findByText(/Nothing that differs from the library yet/);
   });
 
   it('what does not fit is told with why and what is lost; levelled it fits, and the weeks are kept', async () => {
