@@ -67,11 +67,25 @@ export const isOver = ({ status }: Pick<PlannedStep, 'status'>): boolean =>
   status === 'done' || status === 'dropped' || status === 'lapsed';
 
 /**
- * Whether a step is over as it was, or lies far ahead and is what it was but for its drift, of its own window and
- * of what it waits for; only asked where nothing but the day and its weather has changed.
+ * Whether a step is over as it was, has no date and gets none, or lies far ahead and is what it was but for its
+ * drift, of its own window and of what it waits for; only asked where nothing but the day and its weather has changed.
  */
 export const onlyDrifted = (was: Drifting, now: Drifting, today: IsoDate): boolean =>
-  (isOver(was) && was.status === now.status) || driftsFarAhead(was, now, today);
+  (isOver(was) && was.status === now.status) || staysDateless(was, now) || driftsFarAhead(was, now, today);
+
+const sameWork = (a: Drifting, b: Drifting): boolean =>
+  a.title === b.title &&
+  a.chain === b.chain &&
+  a.container === b.container &&
+  a.ready === b.ready &&
+  a.minutes === b.minutes;
+
+/** What keeps a step from a date is told anew with the month; a day's weather is no news of it. */
+const staysDateless = (was: Drifting, now: Drifting): boolean =>
+  was.status === 'none' &&
+  now.status === 'none' &&
+  sameWork(was, now) &&
+  sameWaits(was.waits, now.waits, Infinity);
 
 function driftsFarAhead(was: Drifting, now: Drifting, today: IsoDate): boolean {
   if (!isFar(was, today) || !isFar(now, today)) return false;
@@ -79,11 +93,7 @@ function driftsFarAhead(was: Drifting, now: Drifting, today: IsoDate): boolean {
   return (
     within(was, now, days) &&
     near(was.target, now.target, days) &&
-    was.title === now.title &&
-    was.chain === now.chain &&
-    was.container === now.container &&
-    was.ready === now.ready &&
-    was.minutes === now.minutes &&
+    sameWork(was, now) &&
     sameWaits(was.waits, now.waits, days)
   );
 }
