@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { call, Failure, problemWords } from '../src/common/api';
+import { askAhead, call, Failure, getBytes, problemWords } from '../src/common/api';
 
 describe('asking the server', () => {
   const real = globalThis.fetch;
@@ -38,6 +38,24 @@ describe('asking the server', () => {
     expect(await failed([503, { 'retry-after': '3600' }])).to.deep.equal([1, 'answer 1']);
     expect(await failed([429, { 'retry-after': '0.01' }])).to.deep.equal([1, 'answer 1']);
     expect(await failed([409, {}])).to.deep.equal([1, 'answer 1']);
+  });
+
+  it('what was asked for ahead is taken once; after a write it is asked for anew', async () => {
+    const sent = answers([200, {}]);
+    const read = async () => new TextDecoder().decode(await getBytes('/year?weeks=52'));
+    askAhead('/year?weeks=52');
+    expect(await read()).to.contain('answer 1');
+    expect(sent).to.have.length(1);
+    expect(await read()).to.contain('answer 2');
+    askAhead('/year?weeks=52');
+    await call('POST', '/year/clear', {});
+    expect(await read()).to.contain('answer 5');
+  });
+
+  it('what was asked for ahead and failed is told to who takes it', async () => {
+    answers([404, {}]);
+    askAhead('/year?weeks=52');
+    expect(await getBytes('/year?weeks=52').catch((e: unknown) => e)).to.be.instanceOf(Failure);
   });
 
   it('names fields in words: the place, not placeId; and leaves other sentences as they are', () => {

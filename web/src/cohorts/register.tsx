@@ -179,12 +179,13 @@ function TableLine({ line, season, today }: { line: Line } & Shown) {
 
 interface LinesProps extends Shown {
   lines: readonly Line[];
+  page: number;
   sort: string;
   order: (column: string) => void;
 }
 
 /** A page of the register: a table on a desk, cards on a phone. */
-function Lines({ lines, sort, order, season, today }: LinesProps) {
+function Lines({ lines, page, sort, order, season, today }: LinesProps) {
   return (
     <div className="card-plain overflow-hidden">
       <table className="w-full table-fixed border-collapse max-md:block">
@@ -211,7 +212,7 @@ function Lines({ lines, sort, order, season, today }: LinesProps) {
           </tr>
         </thead>
         <tbody className="divide-y divide-base-300 max-md:block">
-          <InTurn each={AT_ONCE}>
+          <InTurn key={`${sort} ${page}`} each={AT_ONCE}>
             {lines.map((line) => (
               <TableLine key={line.row.id} line={line} season={season} today={today} />
             ))}
@@ -308,7 +309,7 @@ export function Register() {
           )}
         </p>
       ) : (
-        <Lines key={`${sort} ${page}`} lines={rows} sort={sort} order={order} season={season} today={today} />
+        <Lines lines={rows} page={page} sort={sort} order={order} season={season} today={today} />
       )}
       {pages > 1 && <Pages page={page} pages={pages} go={(to) => set({ page: String(to + 1) })} />}
     </div>

@@ -40,12 +40,18 @@ export const keepToken = (session: Session): Session => {
   return session;
 };
 
+/** Answers that were asked for before the page that reads them was there; none of them outlives a write. */
+const ahead = new Map<string, Promise<Response>>();
+/** A page that is not there after so long was left before it came, ms. */
+const AHEAD_MS = 5000;
+
 async function send(
   method: string,
   path: string,
   body?: unknown,
   headers: Record<string, string> = {},
 ): Promise<Response> {
+  if (method !== 'GET') ahead.clear();
   const json = body !== undefined && !(body instanceof FormData);
   try {
     return await fetch(`/api${path}`, {
@@ -115,22 +121,20 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
-/** Answers that were asked for before the page that reads them was there. */
-const ahead = new Map<string, Promise<Response>>();
-
-/** Asks for a long answer while the code of its page is still on its way. */
-export function askAhead(path: string): void {
-  const answer = answered('GET', path);
-  // who takes it is told what went wrong
-  answer.catch(() => {});
-  ahead.set(path, answer);
-}
-
 /** A long answer as it came, to be read off the page. */
 export async function getBytes(path: string): Promise<ArrayBuffer> {
   const asked = ahead.get(path) ?? answered('GET', path);
   ahead.delete(path);
   return (await asked).arrayBuffer();
+}
+
+/** Asks for a long answer while the code of the page that reads it is still on its way. */
+export function askAhead(path: string): void {
+  const answer = answered('GET', path);
+  // who takes it is told what went wrong
+  answer.catch(() => {});
+  ahead.set(path, answer);
+  setTimeout(() => ahead.get(path) === answer && ahead.delete(path), AHEAD_MS);
 }
 
 export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
