@@ -5,7 +5,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { DESK, PHONE } from './browser.ts';
 import type { here } from './here.ts';
-import { reach, SCREENS, type Screen } from './screens.ts';
+import { reach, SCREENS, settled, type Screen } from './screens.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -62,7 +62,7 @@ async function look(
   { name, rules, context }: { name: string; rules?: string[]; context: object | null },
   found: Found,
 ): Promise<void> {
-  await page.waitForTimeout(100);
+  await settled(page);
   found[name] = await serious(page, rules, context);
   const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   if (wide > 1) found[`${name} is too wide`] = [`${wide} px`];

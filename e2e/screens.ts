@@ -144,3 +144,25 @@ export async function reach(page: Page, s: Screen): Promise<void> {
   await s.reach?.(page);
   await page.getByText(s.ready).first().waitFor({ state: 'attached' });
 }
+
+/** No part has come for so long: none is on its way, ms. */
+const QUIET_MS = 100;
+
+/** A full page is put there a part at a time: waits until the last of them stands. */
+export const settled = (page: Page): Promise<void> =>
+  page.evaluate(
+    (quiet) =>
+      new Promise<void>((done) => {
+        const end = () => {
+          look.disconnect();
+          done();
+        };
+        let rest = setTimeout(end, quiet);
+        const look = new MutationObserver(() => {
+          clearTimeout(rest);
+          rest = setTimeout(end, quiet);
+        });
+        look.observe(document.body, { childList: true, subtree: true });
+      }),
+    QUIET_MS,
+  );

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
 import { DESK, enter, openBrowser, PHONE } from './browser.ts';
 import { find } from './page.ts';
-import { reach, SCREENS } from './screens.ts';
+import { reach, SCREENS, settled } from './screens.ts';
 
 const FOLDER = new URL('../docs/screenshots/', import.meta.url).pathname;
 const wanted = process.argv.slice(2);
@@ -13,7 +13,9 @@ const [browser, app] = await Promise.all([openBrowser(), startApp()]);
 async function shot(page: Page, name: string, ready: string): Promise<void> {
   if (wanted.length > 0 && !wanted.some((w) => name.startsWith(w))) return;
   await page.getByText(ready).first().waitFor();
-  await page.waitForTimeout(400);
+  await settled(page);
+  // a sheet slides in
+  await page.waitForTimeout(300);
   await page.screenshot({ path: `${FOLDER}${name}.png` });
   console.log(`  ${name}.png`);
 }
