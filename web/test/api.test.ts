@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { askAhead, call, Failure, getBytes, problemWords } from '../src/common/api';
+import { askAhead, call, Failure, getHeld, problemWords } from '../src/common/api';
 
 describe('asking the server', () => {
   const real = globalThis.fetch;
@@ -42,20 +42,47 @@ describe('asking the server', () => {
 
   it('what was asked for ahead is taken once; after a write it is asked for anew', async () => {
     const sent = answers([200, {}]);
-    const read = async () => new TextDecoder().decode(await getBytes('/year?weeks=52'));
+    const read = async () => (await getHeld<{ detail: string }>('/year?weeks=52')).detail;
     askAhead('/year?weeks=52');
-    expect(await read()).to.contain('answer 1');
+    expect(await read()).to.equal('answer 1');
     expect(sent).to.have.length(1);
-    expect(await read()).to.contain('answer 2');
+    expect(await read()).to.equal('answer 2');
     askAhead('/year?weeks=52');
     await call('POST', '/year/clear', {});
-    expect(await read()).to.contain('answer 5');
+    expect(await read()).to.equal('answer 5');
   });
 
   it('what was asked for ahead and failed is told to who takes it', async () => {
     answers([404, {}]);
     askAhead('/year?weeks=52');
-    expect(await getBytes('/year?weeks=52').catch((e: unknown) => e)).to.be.instanceOf(Failure);
+    expect(await getHeld('/year?weeks=52').catch((e: unknown) => e)).to.be.instanceOf(Failure);
+  });
+
+  it('what the server has nothing newer of is the answer that was there; a newer one takes its place', async () => {
+    const asked: (string | undefined)[] = [];
+    const serve = (now: () => { tag: string; value: unknown }) => {
+      globalThis.fetch = (_url, init) => {
+        const { 'if-none-match': tag } = init!.headers as Record<string, string | undefined>;
+        asked.push(tag);
+        const { tag: etag, value } = now();
+        if (tag === etag) return Promise.resolve(new Response(null, { status: 304, headers: { etag } }));
+        return Promise.resolve(new Response(JSON.stringify(value), { headers: { etag } }));
+      };
+    };
+    let state = 1;
+    serve(() => ({ tag: `"${state}"`, value: { state } }));
+    const first = await getHeld('/beds');
+    expect(await getHeld('/beds'), 'the very same').to.equal(first);
+    state = 2;
+    expect(await getHeld('/beds')).to.deep.equal({ state: 2 });
+    askAhead('/beds');
+    expect(await getHeld('/beds')).to.deep.equal({ state: 2 });
+    expect(asked).to.deep.equal([undefined, '"1"', '"1"', '"2"']);
+    // more screens than are held: the first is asked for as if for the first time
+    for (let i = 0; i < 12; i++) await getHeld(`/round?most=${i}`);
+    asked.length = 0;
+    expect(await getHeld('/beds')).to.deep.equal({ state: 2 });
+    expect(asked).to.deep.equal([undefined]);
   });
 
   it('names fields in words: the place, not placeId; and leaves other sentences as they are', () => {

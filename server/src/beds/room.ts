@@ -61,11 +61,9 @@ async function readMoves(sql: Sql, today: string): Promise<Map<string, { on: str
 
 /** Every place with what stands there to scale, and how full it is and will be. */
 export async function readRoom(sql: Sql, today: string): Promise<BedRoom[]> {
-  const [places, cohorts, moves] = await Promise.all([
-    listPlaces(sql),
-    readCohorts(sql),
-    readMoves(sql, today),
-  ]);
+  const places = await listPlaces(sql);
+  const cohorts = await readCohorts(sql);
+  const moves = await readMoves(sql, today);
   const year = Number(today.slice(0, 4));
   const caliper = (r: Row, at: number) => caliperBefore(r.rings, at);
   const standing = cohorts.map((c): Standing => ({

@@ -9,7 +9,7 @@ import {
   type WinterPlace,
 } from '@gonimos/core/beds';
 import { addDays } from '@gonimos/core/calendar';
-import { workOf } from '@gonimos/core/operations';
+import { operationsThat, workOf } from '@gonimos/core/operations';
 import { frostClass } from '@gonimos/core/season';
 import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
@@ -20,6 +20,8 @@ const YEAR = 365;
 /** Kinds of work that take plants in, and out again by degrees. */
 const IN = new Set(['bring-in']);
 const OUT = new Set(['harden-off', 'go-dormant', 'take-out']);
+const isIn = (operation: string) => IN.has(workOf(operation));
+const isOut = (operation: string) => OUT.has(workOf(operation));
 
 interface Row extends Sown {
   cohortId: string;
@@ -37,6 +39,10 @@ const readSteps = (sql: Sql, today: string): Promise<Row[]> =>
     .join('cohort as c', 'c.id', 's.cohortId')
     .where({ 's.status': 'planned', 'c.growing': true })
     .whereNull('c.hostId')
+    .whereIn(
+      's.operation',
+      operationsThat(({ id }) => isIn(id) || isOut(id)),
+    )
     .whereBetween('s.closes', [today, addDays(today, YEAR)])
     .orderBy(['s.closes', 'c.code'])
     .select({
@@ -56,7 +62,8 @@ const readSteps = (sql: Sql, today: string): Promise<Row[]> =>
 
 /** Places with their coldest night, and the room that is free in the month of the first move. */
 async function placesIn(sql: Sql, today: string, month: string): Promise<WinterPlace[]> {
-  const [rooms, books] = await Promise.all([readRoom(sql, today), seasonBooks(sql)]);
+  const rooms = await readRoom(sql, today);
+  const books = await seasonBooks(sql);
   return rooms.map((r) => {
     const then = r.months.find((m) => m.month === month) ?? r.months[0];
     const area = r.length === null || r.width === null ? null : (r.length * r.width) / 1e6;
@@ -73,7 +80,7 @@ async function placesIn(sql: Sql, today: string, month: string): Promise<WinterP
 /** Where what is tender goes before the cold, by which day; and what is hardened off or set out, and when. */
 export async function readWinter(sql: Sql, today: string): Promise<WinterPlan> {
   const steps = await readSteps(sql, today);
-  const into = steps.filter((s) => IN.has(workOf(s.operation)));
+  const into = steps.filter((s) => isIn(s.operation));
   const tender = into.map((s): Tender => {
     const { plants, seeds } = lying(s);
     return {
@@ -87,7 +94,7 @@ export async function readWinter(sql: Sql, today: string): Promise<WinterPlan> {
   });
   const places = into.length > 0 ? await placesIn(sql, today, into[0].closes.slice(0, 7)) : [];
   const out = steps
-    .filter((s) => OUT.has(workOf(s.operation)))
+    .filter((s) => isOut(s.operation))
     .map(({ cohortId, code, title, opens, closes }): HardenLine => ({
       cohortId,
       code,

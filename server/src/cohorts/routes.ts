@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { editCohort, newCohort, promotePlant, settleKind, splitCohort } from '@gonimos/contract/cohorts';
 import { id } from '@gonimos/contract/fields';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { readNursery, readPlace, todayAt } from '../nursery/store.ts';
@@ -13,18 +14,13 @@ import { readCohort, readRegister, registerTag, updateCohort } from './store.ts'
 const params = object({ id: id() });
 
 export function cohortRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/cohorts',
     role: 'helper',
     summary: 'The register',
-    handle: async ({ request, reply }) => {
-      // what has not changed since it was asked for last costs next to nothing
-      const tag = await registerTag(app.db);
-      void reply.header('etag', tag);
-      if (request.headers['if-none-match'] === tag) return reply.status(304).send();
-      return readRegister(app.db);
-    },
+    // a write of what no register shows leaves it as it is
+    tag: registerTag,
+    read: readRegister,
   });
 
   route(app, {

@@ -48,6 +48,8 @@ export const openDatabase = (url: string, most = 10, lockTimeout = LOCK_TIMEOUT)
   connect(url, most, {
     // our statements are short: compiling them costs more than it saves
     jit: 'off',
+    // a screen asks several questions at once: helpers for each would take every core from the others and gain little
+    max_parallel_workers_per_gather: 0,
     lock_timeout: lockTimeout,
     statement_timeout: STATEMENT_TIMEOUT,
     idle_in_transaction_session_timeout: STATEMENT_TIMEOUT,

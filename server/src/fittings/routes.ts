@@ -1,17 +1,17 @@
 import type { FastifyInstance } from 'fastify';
 import { askBite, askBites, type BiteOfStretch } from '@gonimos/contract/fittings';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { readyFacts } from '../planning/replan.ts';
 import { biteOf } from './bites.ts';
 import { readFittings } from './store.ts';
 
 export function fittingRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/fittings',
     role: 'helper',
     summary: 'What is on the plants: wire, ties, wedges, covers and whatever else has a day to go',
-    handle: () => readFittings(app.db),
+    read: readFittings,
   });
 
   route(app, {

@@ -11,7 +11,6 @@ type OfStep = Omit<FittingLine, 'what' | 'how' | 'stepKey' | 'note' | 'stretch'>
 async function bySteps(sql: Sql): Promise<FittingLine[]> {
   const rows: OfStep[] = await sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
-    .leftJoin('course_step as p', (on) => on.on('p.cohortId', 's.cohortId').andOn('p.key', 's.chain'))
     .where({ 's.status': 'planned', 's.ready': true, 'c.growing': true })
     .whereIn(
       's.operation',
@@ -25,7 +24,10 @@ async function bySteps(sql: Sql): Promise<FittingLine[]> {
       placeId: 'c.placeId',
       stepKey: 's.key',
       operation: 's.operation',
-      since: 'p.doneOn',
+      // asked for each: few of all steps are checks of what is on
+      since: sql('course_step as p')
+        .whereRaw('p.cohort_id = s.cohort_id AND p.key = s.chain')
+        .select('p.doneOn'),
       from: sql.raw("coalesce((s.missed ->> 'opens')::date, s.opens)"),
       due: sql.raw("coalesce((s.missed ->> 'closes')::date, s.closes)"),
     });
@@ -59,6 +61,6 @@ async function byHand(sql: Sql): Promise<FittingLine[]> {
 
 /** Everything that is on plants and has a day, soonest first. */
 export async function readFittings(sql: Sql): Promise<FittingLine[]> {
-  const all = (await Promise.all([bySteps(sql), byHand(sql)])).flat();
+  const all = [...(await bySteps(sql)), ...(await byHand(sql))];
   return all.sort((a, b) => a.due.localeCompare(b.due) || a.code.localeCompare(b.code));
 }

@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { fusePlants, identifyCohort, mergeCohort, newTally, type NewTally } from '@gonimos/contract/lineage';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { write } from '../write/write.ts';
 import { fuse, identify, merge, readLineage, tally } from './service.ts';
@@ -10,13 +11,12 @@ import { readTallies } from './store.ts';
 const params = object({ id: id() });
 
 export function lineageRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/cohorts/:id/lineage',
     role: 'helper',
     summary: 'The family of a cohort over generations, with survival at each edge, and its names before',
     params,
-    handle: ({ params: p }) => readLineage(app.db, p.id),
+    read: (sql, { params: p }) => readLineage(sql, p.id),
   });
 
   route(app, {

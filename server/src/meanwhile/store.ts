@@ -63,12 +63,13 @@ export async function readMeanwhile(sql: Sql, personId: string, today: string): 
   const { seenTo: since } = await sure(sql('person').where({ id: personId }).first('seenTo'));
   const nothing: Meanwhile = { since, today, days: 0, records: [], moved: [], lost: [], coldest: null };
   if (since === null || since >= today) return nothing;
-  const [records, moved, lost, coldest] = await Promise.all([
-    recordsSince(sql, since, personId),
-    movedSince(sql, since),
-    lostSince(sql, since),
-    sql('weather_day').where('onDate', '>', since).orderBy('tmin').first({ on: 'onDate', tmin: 'tmin' }),
-  ]);
+  const records = await recordsSince(sql, since, personId);
+  const moved = await movedSince(sql, since);
+  const lost = await lostSince(sql, since);
+  const coldest = await sql('weather_day')
+    .where('onDate', '>', since)
+    .orderBy('tmin')
+    .first({ on: 'onDate', tmin: 'tmin' });
   return { since, today, days: daysBetween(since, today), records, moved, lost, coldest: coldest ?? null };
 }
 

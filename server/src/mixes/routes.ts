@@ -1,5 +1,6 @@
 import type { FastifyInstance } from 'fastify';
 import { countMix, makeBatch, saveMix, withdrawBatch } from '@gonimos/contract/mixes';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { write } from '../write/write.ts';
@@ -7,12 +8,11 @@ import { mixWrites } from './service.ts';
 import { readShed } from './store.ts';
 
 export function mixRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/mixes',
     role: 'helper',
     summary: 'Mixes that can be used, and their components in the bins against what steps want',
-    handle: async () => readShed(app.db, todayAt(await readNursery(app.db))),
+    read: async (sql) => readShed(sql, todayAt(await readNursery(sql))),
   });
 
   route(app, {

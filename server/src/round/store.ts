@@ -137,10 +137,8 @@ export async function readMissedSteps(
   today: string,
 ): Promise<{ missed: MissedStep[]; missedInAll: number }> {
   const chosen = missedIn(sql).orderBy('turn').limit(MOST_MISSED).select('s.cohortId', 's.key', byRisk(sql));
-  const [rows, all] = await Promise.all([
-    stepsOf(sql, chosen, { missed: 's.missed' }) as Promise<(Found & Pick<MissedStep, 'missed'>)[]>,
-    missedIn(sql).count({ n: '*' }).first<{ n: string }>(),
-  ]);
+  const rows = (await stepsOf(sql, chosen, { missed: 's.missed' })) as (Found & Pick<MissedStep, 'missed'>)[];
+  const all = await missedIn(sql).count({ n: '*' }).first<{ n: string }>();
   const missed = rows.map(({ missed: window, ...found }): MissedStep => {
     const { opens, closes } = found;
     const later = opens !== null && closes >= today && opens > window.closes;

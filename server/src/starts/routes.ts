@@ -2,6 +2,7 @@ import type { FastifyInstance } from 'fastify';
 import { object } from 'yup';
 import { id } from '@gonimos/contract/fields';
 import { askStart, closeGoal as closing, newGoal } from '@gonimos/contract/starts';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { answering, write } from '../write/write.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
@@ -21,12 +22,11 @@ export function startRoutes(app: FastifyInstance): void {
     handle: ({ body }) => answerStart(app.db, body),
   });
 
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/goals',
     role: 'helper',
     summary: 'Open goals: what is under way, what is still to start, and when',
-    handle: () => readGoals(app.db),
+    read: readGoals,
   });
 
   route(app, {

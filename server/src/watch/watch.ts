@@ -10,6 +10,7 @@ const MOST_WATCHED = 30;
 
 /** What is no work but wants an eye, over all subjects, soonest first. */
 export async function watchList(watches: readonly Watch[], sql: Sql, today: string): Promise<WatchLine[]> {
-  const lines = (await Promise.all(watches.map((w) => w(sql, today)))).flat();
+  const lines: WatchLine[] = [];
+  for (const watch of watches) lines.push(...(await watch(sql, today)));
   return lines.sort((a, b) => (a.when < b.when ? -1 : 1)).slice(0, MOST_WATCHED);
 }

@@ -3,6 +3,7 @@ import { number, object } from 'yup';
 import { clearWeeks, keepWeeks, lockStep, lockWeek } from '@gonimos/contract/year';
 import { Leveller, shortfalls } from '@gonimos/core/year';
 import { lockCohort } from '../write/lock.ts';
+import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { answering, touching, write } from '../write/write.ts';
 import { openOwnStep } from '../course/open.ts';
@@ -14,13 +15,12 @@ const MOST_WEEKS = 52;
 const weeks = () => number().integer().oneOf([26, 52]).default(MOST_WEEKS);
 
 export function yearRoutes(app: FastifyInstance): void {
-  route(app, {
-    method: 'GET',
+  readRoute(app, {
     url: '/year',
     role: 'helper',
     summary: 'The weeks ahead: steps with their windows, people and their hours, weeks kept',
     query: object({ weeks: weeks() }),
-    handle: ({ query }) => readYear(app.db, query.weeks),
+    read: (sql, { query }) => readYear(sql, query.weeks),
   });
 
   route(app, {

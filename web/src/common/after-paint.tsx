@@ -13,6 +13,28 @@ export function AfterPaint({ children }: { children: ReactNode }) {
   return now ? children : null;
 }
 
+/** Longest that waits for a page at rest, ms; and the wait where a browser cannot tell when it is. */
+const AT_LATEST = 2000;
+const UNTOLD = 300;
+
+/**
+ * What has to be asked of the server and is not looked at first: asked once the page is at rest, so that the server
+ * is not busy with it while the page is put there.
+ */
+export function WhenIdle({ children }: { children: ReactNode }) {
+  const [now, setNow] = useState(false);
+  useEffect(() => {
+    // Safari has none
+    if (!('requestIdleCallback' in window)) {
+      const timer = setTimeout(() => setNow(true), UNTOLD);
+      return () => clearTimeout(timer);
+    }
+    const idle = requestIdleCallback(() => setNow(true), { timeout: AT_LATEST });
+    return () => cancelIdleCallback(idle);
+  }, []);
+  return now ? children : null;
+}
+
 /** How many of so many parts are there already: `each` at first, and as many more with every picture shown. */
 export function useInTurn(of: number, each: number): number {
   const [shown, setShown] = useState(each);

@@ -75,9 +75,14 @@ const AGAIN = 3;
 const LONGEST_WAIT_S = 10;
 
 /** Sends; where the server is busy, or its database away, waits as long as it says and sends the same again. */
-async function sendPatiently(method: string, path: string, body?: unknown): Promise<Response> {
+async function sendPatiently(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers?: Record<string, string>,
+): Promise<Response> {
   for (let again = 0; ; again++) {
-    const response = await send(method, path, body);
+    const response = await send(method, path, body, headers);
     const after = Number(response.headers.get('retry-after'));
     if (response.status !== 503 || again === AGAIN || !(after > 0 && after <= LONGEST_WAIT_S))
       return response;
@@ -107,10 +112,15 @@ async function knowOwnLibrary(response: Response): Promise<void> {
 }
 
 /** The answer to a request that succeeded; else throws a Failure that can be shown as it is. */
-async function answered(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<Response> {
-  const response = await sendPatiently(method, path, body);
+async function answered(
+  method: 'GET' | 'POST' | 'PUT',
+  path: string,
+  body?: unknown,
+  headers?: Record<string, string>,
+): Promise<Response> {
+  const response = await sendPatiently(method, path, body, headers);
   await knowOwnLibrary(response);
-  if (response.ok) return response;
+  if (response.ok || response.status === 304) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Failure(problem, (problem && problemWords(problem)) ?? `The server answered ${response.status}.`);
 }
@@ -121,41 +131,56 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
-/** A long answer as it came, to be read off the page. */
-export async function getBytes(path: string): Promise<ArrayBuffer> {
-  const asked = ahead.get(path) ?? answered('GET', path);
-  ahead.delete(path);
-  return (await asked).arrayBuffer();
+export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
+/** For queries of thousands of lines: comparing an answer with the one before it would hold up the page. */
+export const NOT_COMPARED = false;
+
+/** Answers as they came last, with what the server calls them: those of the screens one goes to and fro between. */
+const held = new Map<string, { tag: string; value: unknown }>();
+const MOST_HELD = 12;
+
+function hold(path: string, tag: string, value: unknown): void {
+  held.delete(path);
+  held.set(path, { tag, value });
+  if (held.size > MOST_HELD) held.delete(held.keys().next().value!);
+}
+
+/** Sends a question with what is held of it: the server answers 304 where it knows nothing newer. */
+function askAnew(path: string): Promise<Response> {
+  const tag = held.get(path)?.tag;
+  return answered('GET', path, undefined, tag === undefined ? {} : { 'if-none-match': tag });
 }
 
 /** Asks for a long answer while the code of the page that reads it is still on its way. */
 export function askAhead(path: string): void {
-  const answer = answered('GET', path);
+  const answer = askAnew(path);
   // who takes it is told what went wrong
   answer.catch(() => {});
   ahead.set(path, answer);
   setTimeout(() => ahead.get(path) === answer && ahead.delete(path), AHEAD_MS);
 }
 
-export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
-/** For queries of thousands of lines: comparing an answer with the one before it would hold up the page. */
-export const NOT_COMPARED = false;
-
-/** Long answers as they came last, with what the server calls them. */
-const held = new Map<string, { tag: string; value: unknown }>();
-
-/** As `get`, for long answers: what has not changed since it was asked for last is not sent again. */
-export async function getHeld<T>(path: string): Promise<T> {
+/**
+ * As `get`, for answers that cost the server much: what has not changed since it was asked for last is neither
+ * worked out nor sent again. `read` makes of an answer what is held of it.
+ */
+export async function getHeld<T>(
+  path: string,
+  read: (response: Response) => Promise<T> = (response) => response.json() as Promise<T>,
+): Promise<T> {
+  const asked = ahead.get(path) ?? askAnew(path);
+  ahead.delete(path);
+  const response = await asked;
   const before = held.get(path);
-  const response = await send('GET', path, undefined, before ? { 'if-none-match': before.tag } : {});
   if (response.status === 304 && before) return before.value as T;
-  if (!response.ok) return get<T>(path);
-  await knowOwnLibrary(response);
-  const value = (await response.json()) as T;
+  // what it was asked against has been let go of meanwhile
+  if (response.status === 304) return read(await answered('GET', path));
+  const value = await read(response);
   const tag = response.headers.get('etag');
-  if (tag) held.set(path, { tag, value });
+  if (tag) hold(path, tag, value);
   return value;
 }
+
 /** Sends one file as a form. */
 export function sendFile<T>(path: string, file: File): Promise<T> {
   const form = new FormData();

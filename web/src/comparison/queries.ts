@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AskComparison, Comparison } from '@gonimos/contract/comparison';
-import { get } from '../common/api';
+import { getHeld } from '../common/api';
 
 export const useComparison = (ask: AskComparison) =>
   useQuery({
     queryKey: ['comparison', ask],
-    queryFn: () => get<Comparison>(`/comparison?${new URLSearchParams(ask)}`),
+    queryFn: () => getHeld<Comparison>(`/comparison?${new URLSearchParams(ask)}`),
     placeholderData: keepPreviousData,
   });

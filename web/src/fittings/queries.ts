@@ -1,10 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { BiteAnswer, BiteOfStretch, FittingLine, PartHeld } from '@gonimos/contract/fittings';
 import type { Stretch } from '@gonimos/core/operations';
-import { call, get } from '../common/api';
+import { call, getHeld } from '../common/api';
 
 export const useFittings = () =>
-  useQuery({ queryKey: ['fittings'], queryFn: () => get<FittingLine[]>('/fittings') });
+  useQuery({ queryKey: ['fittings'], queryFn: () => getHeld<FittingLine[]>('/fittings') });
 
 /** When what is put around a part of a cohort today will bite. */
 export const useBite = (cohortId: string, part: PartHeld) =>

@@ -8,11 +8,14 @@ import type {
   Tally,
 } from '@gonimos/contract/lineage';
 import type { Outcome } from '@gonimos/contract/outcome';
-import { call, get } from '../common/api';
+import { call, get, getHeld } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
 export const useLineage = (id: string) =>
-  useQuery({ queryKey: ['cohort', id, 'lineage'], queryFn: () => get<Lineage>(`/cohorts/${id}/lineage`) });
+  useQuery({
+    queryKey: ['cohort', id, 'lineage'],
+    queryFn: () => getHeld<Lineage>(`/cohorts/${id}/lineage`),
+  });
 export const useTallies = (id: string) =>
   useQuery({ queryKey: ['cohort', id, 'tallies'], queryFn: () => get<Tally[]>(`/cohorts/${id}/tallies`) });
 

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { CountMix, MakeBatch, Mixes, SaveMix, WithdrawBatch } from '@gonimos/contract/mixes';
-import { call, get } from '../common/api';
+import { call, getHeld } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
-export const useMixes = () => useQuery({ queryKey: ['mixes'], queryFn: () => get<Mixes>('/mixes') });
+export const useMixes = () => useQuery({ queryKey: ['mixes'], queryFn: () => getHeld<Mixes>('/mixes') });
 export const useSaveMix = () =>
   useWrite((m: Unsent<SaveMix>, id) => call<Mixes>('PUT', '/mixes', { ...m, id }));
 export const useCountMix = () =>

@@ -6,6 +6,7 @@ import { FullBeds } from '../beds/full';
 import { Arrivals } from '../stock/arrivals';
 import { OnThePlants } from '../fittings/on-the-plants';
 import { Tonight } from '../shelter/tonight';
+import { WhenIdle } from '../common/after-paint';
 import { dateSpan, fromNow, readable, shortDate } from '../common/dates';
 import { figure } from '../common/units';
 
@@ -132,7 +133,9 @@ export function Beside({ round }: { round: RoundData }) {
           </ul>
         </section>
       )}
-      <FullBeds today={today} />
+      <WhenIdle>
+        <FullBeds today={today} />
+      </WhenIdle>
       <OnThePlants fittings={round.fittings} today={today} />
       <section>
         <h2 className="mb-2 text-lg">Watch</h2>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Round } from '@gonimos/contract/round';
-import { get } from '../common/api';
+import { getHeld } from '../common/api';
 
 /** Steps shown at first; more are asked for by hand. */
 export const FIRST_STEPS = 40;
@@ -8,6 +8,6 @@ export const FIRST_STEPS = 40;
 export const useRound = (most = FIRST_STEPS) =>
   useQuery({
     queryKey: ['round', most],
-    queryFn: () => get<Round>(`/round?most=${most}`),
+    queryFn: () => getHeld<Round>(`/round?most=${most}`),
     placeholderData: keepPreviousData,
   });

@@ -6,7 +6,7 @@ import { areaOf, footprintOf } from '@gonimos/core/beds';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
-import { InTurn } from '../common/after-paint';
+import { InTurn, WhenIdle } from '../common/after-paint';
 import { Failure } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -253,7 +253,9 @@ export function Benches() {
             <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
           </section>
         ))}
-        <Winter today={today} nameOf={(id) => data.find((b) => b.id === id)?.name ?? 'elsewhere'} />
+        <WhenIdle>
+          <Winter today={today} nameOf={(id) => data.find((b) => b.id === id)?.name ?? 'elsewhere'} />
+        </WhenIdle>
       </InTurn>
       {held && (
         <div

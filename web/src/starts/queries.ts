@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { AskStart, Goal, NewGoal, StartAnswer } from '@gonimos/contract/starts';
-import { call, get } from '../common/api';
+import { call, getHeld } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 
-export const useGoals = () => useQuery({ queryKey: ['goals'], queryFn: () => get<Goal[]>('/goals') });
+export const useGoals = () => useQuery({ queryKey: ['goals'], queryFn: () => getHeld<Goal[]>('/goals') });
 /** How many to start; asked again as the want changes. */
 export const useStartAnswer = (ask: AskStart | null) =>
   useQuery({

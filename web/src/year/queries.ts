@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { transfer, wrap, type Remote } from 'comlink';
 import type { KeepWeeks, LockStep, NewRoutine } from '@gonimos/contract/year';
-import { call, getBytes, NOT_COMPARED } from '../common/api';
+import { call, getHeld, NOT_COMPARED } from '../common/api';
 import { useWrite, type Unsent } from '../common/write';
 import { yearPath } from './path';
 import type { YearWorker } from './worker';
@@ -21,8 +21,10 @@ export const useYear = (weeks: 26 | 52) =>
     queryFn: async (): Promise<YearHead> => {
       // the worker gets ready while the year is on its way
       const worker = yearWorker();
-      const sent = await getBytes(yearPath(weeks));
-      return worker.take(weeks, transfer(sent, [sent]));
+      return getHeld(yearPath(weeks), async (response) => {
+        const sent = await response.arrayBuffer();
+        return worker.take(weeks, transfer(sent, [sent]));
+      });
     },
     structuralSharing: NOT_COMPARED,
   });
