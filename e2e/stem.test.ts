@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import type { StemBench } from '@gonimos/contract/stem-records';
 import { here } from './here.ts';
 import { ask, find, sheet } from './page.ts';
+import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 describe('the stem', () => {
   const at = here();
@@ -205,21 +206,26 @@ describe('the stem', () => {
     await page.getByRole('button', { name: 'p59 branch' }).waitFor();
     await page.evaluate(`
       window.frames = [];
-      window.long = [];
-      new PerformanceObserver((l) => window.long.push(...l.getEntries().map((e) => e.duration))).observe({ entryTypes: ['longtask'] });
       let last = performance.now();
       const frame = (now) => { window.frames.push(now - last); last = now; requestAnimationFrame(frame); };
       requestAnimationFrame(frame);`);
-    for (let i = 0; i < 24; i++)
-      await page.getByRole('button', { name: `p${i} branch`, exact: true }).click();
-    const [frames, long] = await page.evaluate<[number[], number[]]>('[window.frames, window.long]');
+    // looked up first: finding a button by its name among sixty is work of this test, done in the page
+    const spots: { x: number; y: number }[] = [];
+    for (let i = 0; i < 24; i++) {
+      const box = await page.getByRole('button', { name: `p${i} branch`, exact: true }).boundingBox();
+      spots.push({ x: box!.x + box!.width / 2, y: box!.y + box!.height / 2 });
+    }
+    const { tasks } = await traced(at.browser, page, async () => {
+      for (const { x, y } of spots) await page.mouse.click(x, y);
+    });
+    await page.locator('[aria-pressed=true]', { hasText: 'p23' }).waitFor();
+    const frames = await page.evaluate<number[]>('window.frames');
     const middle = frames.toSorted((a, b) => a - b)[Math.floor(frames.length / 2)];
     console.log(
-      `      24 choices among 60 branches: a frame in ${middle.toFixed(1)} ms in the middle, long tasks ${long.length === 0 ? 'none' : long.map((d) => d.toFixed(0)).join(', ')}`,
+      `      24 choices among 60 branches: a frame in ${middle.toFixed(1)} ms in the middle, longest tasks ${longestInWords(tasks)}`,
     );
     expect(middle).to.be.below(20);
-    // alone there is none; a choice may meet a slower machine that is busy with other journeys
-    expect(long.length).to.be.at.most(6);
+    expect(longest(tasks, 'own')).to.be.at.most(HELD_UP);
   });
 
   it('two stems set together: turned, placed, become one plant, and their joint is looked at', async () => {

@@ -1,3 +1,4 @@
+import { memo, useMemo } from 'react';
 import { branchFaults, isAlive, stemAt, type StemPart, type StemRecord } from '@gonimos/core/stem';
 
 interface Props {
@@ -17,16 +18,58 @@ const COLOUR: Record<StemPart['kind'], string> = {
   stub: 'var(--ink-soft)',
 };
 
+interface SpokeProps {
+  part: StemPart;
+  record: StemRecord;
+  top: number;
+  wrong: boolean;
+  chosen: boolean;
+  onChoose: (id: string) => void;
+}
+
+const TRUNK = 16;
+
+/** A part as it stands around the stem; of sixty, a tap draws the two anew that it bears on. */
+const Spoke = memo(function Spoke({ part, record, top, wrong, chosen, onChoose }: SpokeProps) {
+  const at = (r: number) => {
+    const a = (part.azimuth - record.front + 180) * RAD;
+    return { x: r * Math.sin(a), y: -r * Math.cos(a) };
+  };
+  const reach = TRUNK + (SIZE / 2 - TRUNK - 14) * (1 - 0.6 * Math.min(1, part.height / top));
+  const end = at(reach);
+  const wide = Math.max(2, Math.min(9, (part.diameter / Math.max(1, stemAt(record, 0))) * 34));
+  return (
+    <g onPointerDown={() => onChoose(part.id)} style={{ cursor: 'pointer' }}>
+      <line x2={end.x} y2={end.y} stroke="transparent" strokeWidth={18} />
+      <line
+        x2={end.x}
+        y2={end.y}
+        stroke={COLOUR[part.kind]}
+        strokeWidth={wide}
+        strokeLinecap="round"
+        strokeDasharray={isAlive(part) ? undefined : '3 3'}
+      />
+      {chosen && (
+        <circle cx={end.x} cy={end.y} r={8} fill="none" stroke="var(--color-info)" strokeWidth={2} />
+      )}
+      <text
+        {...at(reach + 8)}
+        textAnchor="middle"
+        dominantBaseline="middle"
+        fontSize={10}
+        fontWeight={wrong ? 700 : 400}
+        fill={wrong ? 'var(--color-accent)' : 'var(--ink-soft)'}
+      >
+        {part.id}
+      </text>
+    </g>
+  );
+});
+
 /** The stem from above, the front below: on which side each part stands, the low ones reaching farther. */
 export function AboveView({ record, finished, chosen, onChoose }: Props) {
   const top = finished ?? record.height;
-  const faults = branchFaults(record, top);
-  const trunk = 16;
-  const reach = (p: StemPart) => trunk + (SIZE / 2 - trunk - 14) * (1 - 0.6 * Math.min(1, p.height / top));
-  const at = (p: StemPart, r: number) => {
-    const a = (p.azimuth - record.front + 180) * RAD;
-    return { x: r * Math.sin(a), y: -r * Math.cos(a) };
-  };
+  const faults = useMemo(() => branchFaults(record, top), [record, top]);
   return (
     <svg
       viewBox={`${-SIZE / 2} ${-SIZE / 2 - 4} ${SIZE} ${SIZE + 18}`}
@@ -37,37 +80,18 @@ export function AboveView({ record, finished, chosen, onChoose }: Props) {
       <circle r={SIZE / 2 - 14} fill="none" stroke="var(--color-base-300)" strokeDasharray="2 4" />
       {record.parts
         .toSorted((a, b) => a.height - b.height)
-        .map((p) => {
-          const end = at(p, reach(p));
-          const wide = Math.max(2, Math.min(9, (p.diameter / Math.max(1, stemAt(record, 0))) * 34));
-          return (
-            <g key={p.id} onPointerDown={() => onChoose(p.id)} style={{ cursor: 'pointer' }}>
-              <line x2={end.x} y2={end.y} stroke="transparent" strokeWidth={18} />
-              <line
-                x2={end.x}
-                y2={end.y}
-                stroke={COLOUR[p.kind]}
-                strokeWidth={wide}
-                strokeLinecap="round"
-                strokeDasharray={isAlive(p) ? undefined : '3 3'}
-              />
-              {p.id === chosen && (
-                <circle cx={end.x} cy={end.y} r={8} fill="none" stroke="var(--color-info)" strokeWidth={2} />
-              )}
-              <text
-                {...at(p, reach(p) + 8)}
-                textAnchor="middle"
-                dominantBaseline="middle"
-                fontSize={10}
-                fontWeight={faults.has(p.id) ? 700 : 400}
-                fill={faults.has(p.id) ? 'var(--color-accent)' : 'var(--ink-soft)'}
-              >
-                {p.id}
-              </text>
-            </g>
-          );
-        })}
-      <circle r={trunk} fill="var(--wood)" stroke="var(--wood-line)" />
+        .map((p) => (
+          <Spoke
+            key={p.id}
+            part={p}
+            record={record}
+            top={top}
+            wrong={faults.has(p.id)}
+            chosen={p.id === chosen}
+            onChoose={onChoose}
+          />
+        ))}
+      <circle r={TRUNK} fill="var(--wood)" stroke="var(--wood-line)" />
       <text y={SIZE / 2 + 8} textAnchor="middle" fontSize={10} fill="var(--ink-soft)">
         front
       </text>

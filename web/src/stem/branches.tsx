@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import {
   BRANCH_FAULT_WORDS,
   cleanUp,
@@ -6,11 +6,11 @@ import {
   selectAfter,
   type BranchCut,
   type Selected,
-  type StemPart,
   type StemRecord,
 } from '@gonimos/core/stem';
 import { percent } from '@gonimos/core/words';
 import { inUnits, length } from '../common/units';
+import type { Act } from './sheet';
 
 interface Props {
   record: StemRecord;
@@ -18,8 +18,7 @@ interface Props {
   vigour: number;
   /** where it is cut, or was; null: not decided */
   cutAt: number | null;
-  onPart: (part: StemPart) => void;
-  onDrop: (id: string) => void;
+  act: (a: Act) => void;
 }
 
 function CutLine({ cut, onDrop }: { cut: BranchCut; onDrop: () => void }) {
@@ -45,7 +44,7 @@ const BECOMES: Record<Selected['becomes'], string> = {
 };
 
 /** Which of the shoots that answered a cut leads, which stays in reserve, and by when the rest goes. */
-function AfterCut({ record, cutAt, onPart }: { record: StemRecord; cutAt: number } & Pick<Props, 'onPart'>) {
+function AfterCut({ record, cutAt, act }: { record: StemRecord; cutAt: number } & Pick<Props, 'act'>) {
   const said = useMemo(() => selectAfter(record, cutAt), [record, cutAt]);
   if (!said) return null;
   const settled = said.shoots.every(
@@ -53,7 +52,8 @@ function AfterCut({ record, cutAt, onPart }: { record: StemRecord; cutAt: number
   );
   const settle = () => {
     for (const s of said.shoots)
-      if (s.becomes === 'leader' || s.becomes === 'reserve') onPart({ ...s.part, role: s.becomes });
+      if (s.becomes === 'leader' || s.becomes === 'reserve')
+        act({ do: 'part', part: { ...s.part, role: s.becomes } });
   };
   return (
     <div aria-label="After the cut" role="group">
@@ -89,7 +89,7 @@ function AfterCut({ record, cutAt, onPart }: { record: StemRecord; cutAt: number
 }
 
 /** What comes off the stem and what waits; and who leads after a cut. */
-export function Branches({ record, finished, vigour, cutAt, onPart, onDrop }: Props) {
+export const Branches = memo(function Branches({ record, finished, vigour, cutAt, act }: Props) {
   const { now, later, takes, limit } = useMemo(
     () => cleanUp(record, finished, vigour),
     [record, finished, vigour],
@@ -109,7 +109,7 @@ export function Branches({ record, finished, vigour, cutAt, onPart, onDrop }: Pr
       {now.length > 0 && (
         <ul aria-label="Comes off">
           {now.map((c) => (
-            <CutLine key={c.part.id} cut={c} onDrop={() => onDrop(c.part.id)} />
+            <CutLine key={c.part.id} cut={c} onDrop={() => act({ do: 'drop', id: c.part.id })} />
           ))}
         </ul>
       )}
@@ -118,12 +118,12 @@ export function Branches({ record, finished, vigour, cutAt, onPart, onDrop }: Pr
           <h4 className="font-semibold">Next year</h4>
           <ul aria-label="Waits">
             {later.map((c) => (
-              <CutLine key={c.part.id} cut={c} onDrop={() => onDrop(c.part.id)} />
+              <CutLine key={c.part.id} cut={c} onDrop={() => act({ do: 'drop', id: c.part.id })} />
             ))}
           </ul>
         </div>
       )}
-      {cutAt !== null && <AfterCut record={record} cutAt={cutAt} onPart={onPart} />}
+      {cutAt !== null && <AfterCut record={record} cutAt={cutAt} act={act} />}
     </section>
   );
-}
+});

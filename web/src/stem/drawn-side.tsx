@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { Link } from 'react-router';
 import { UPRIGHT } from '@gonimos/core/stance';
 import { shortDate } from '../common/dates';
@@ -114,6 +115,7 @@ export function DrawnSide(p: OnBench) {
   const { drawing, act } = b;
   const { record, decided } = drawing;
   const sound = b.faults.length === 0;
+  const choose = useCallback((id: string) => act({ do: 'choose', id }), [act]);
   return (
     <div className="grid content-start gap-4">
       <Above {...p} />
@@ -131,7 +133,7 @@ export function DrawnSide(p: OnBench) {
           record={record}
           finished={decided.finished ?? null}
           chosen={drawing.chosen}
-          onChoose={(id) => act({ do: 'choose', id })}
+          onChoose={choose}
         />
       )}
       {sound && (record.parts.length > 1 || b.roots) && <StemFronts {...p} />}
@@ -141,8 +143,7 @@ export function DrawnSide(p: OnBench) {
           finished={decided.finished}
           vigour={bench.start.vigour}
           cutAt={decided.cutAt ?? null}
-          onPart={(part) => act({ do: 'part', part })}
-          onDrop={(id) => act({ do: 'drop', id })}
+          act={act}
         />
       )}
       {sound && <StemWires {...p} />}

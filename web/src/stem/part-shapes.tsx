@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   stemAt,
   type BandLaid,
@@ -115,21 +116,20 @@ export function Bands({ l, record, laid }: { l: Layout; record: StemRecord; laid
   ));
 }
 
-/** A part from the side it is seen from: a bud is a dot, what has length leans outward and up. */
-export function Part({
-  part,
-  record,
-  size,
-  chosen,
-  onChoose,
-}: {
+interface PartProps {
   part: StemPart;
   record: StemRecord;
   size: number;
   chosen: boolean;
   /** null while taps are meant for the picture behind */
-  onChoose: (() => void) | null;
-}) {
+  onChoose: ((id: string) => void) | null;
+}
+
+/**
+ * A part from the side it is seen from: a bud is a dot, what has length leans outward and up. Of sixty, a tap draws
+ * the two anew that it bears on.
+ */
+export const Part = memo(function Part({ part, record, size, chosen, onChoose }: PartProps) {
   const { foot, bow, tip, aside, thick } = shapeOf(part, record, size);
   const { x, y } = foot;
   const path = `M${x} ${y}Q${bow.x} ${bow.y} ${tip.x} ${tip.y}`;
@@ -138,7 +138,7 @@ export function Part({
       onPointerDown={(e) => {
         if (!onChoose) return;
         e.stopPropagation();
-        onChoose();
+        onChoose(part.id);
       }}
       style={{ cursor: 'pointer' }}
     >
@@ -181,4 +181,4 @@ export function Part({
       </text>
     </g>
   );
-}
+});

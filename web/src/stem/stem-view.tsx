@@ -1,4 +1,4 @@
-import { useState, type PointerEvent } from 'react';
+import { memo, useMemo, useState, type PointerEvent } from 'react';
 import {
   isAlive,
   placesOf,
@@ -170,10 +170,47 @@ function Cuts({ l, record, cuts }: Pick<Props, 'record' | 'cuts'> & { l: Layout 
   });
 }
 
+type SceneProps = Pick<Props, 'record' | 'finished' | 'band' | 'cuts' | 'cutAt' | 'laid' | 'bands'> & {
+  l: Layout;
+};
+
+/** What a tap does not change: heights and the stem itself. */
+const Ground = memo(function Ground({
+  l,
+  record,
+  finished,
+  band,
+  cutAt,
+}: Omit<SceneProps, 'cuts' | 'laid' | 'bands'>) {
+  return (
+    <>
+      <Heights l={l} record={record} finished={finished} band={band} />
+      <Trunk l={l} record={record} cutAt={cutAt} />
+    </>
+  );
+});
+
+/** What lies over the parts: wire, what goes around the base, the numbered cuts. */
+const Over = memo(function Over({
+  l,
+  record,
+  cuts,
+  laid,
+  bands,
+}: Omit<SceneProps, 'finished' | 'band' | 'cutAt'>) {
+  return (
+    <>
+      <Wires l={l} record={record} laid={laid} />
+      <Bands l={l} record={record} laid={bands} />
+      <Cuts l={l} record={record} cuts={cuts} />
+    </>
+  );
+});
+
 /** The stem from the front, to scale: what stands on it, where branches are wanted, and where it may be cut. */
 export function StemView(p: Props) {
   const { record, finished } = p;
-  const l = layoutOf(record, finished);
+  const l = useMemo(() => layoutOf(record, finished), [record, finished]);
   const [first, setFirst] = useState<Spot | null>(null);
   const tapped = (e: PointerEvent<SVGSVGElement>) => {
     const svg = e.currentTarget;
@@ -197,8 +234,7 @@ export function StemView(p: Props) {
       onPointerDown={tapped}
     >
       {p.trace && <TraceImage trace={p.trace} opacity={0.75} />}
-      <Heights l={l} record={record} finished={finished} band={p.band} />
-      <Trunk l={l} record={record} cutAt={p.cutAt} />
+      <Ground l={l} record={record} finished={finished} band={p.band} cutAt={p.cutAt} />
       {record.parts
         .toSorted((a, b) => Number(isAlive(a)) - Number(isAlive(b)))
         .map((part) => (
@@ -208,12 +244,10 @@ export function StemView(p: Props) {
             record={record}
             size={l.size}
             chosen={part.id === p.chosen}
-            onChoose={p.onPlaced ? null : () => p.onChoose(part.id)}
+            onChoose={p.onPlaced ? null : p.onChoose}
           />
         ))}
-      <Wires l={l} record={record} laid={p.laid} />
-      <Bands l={l} record={record} laid={p.bands} />
-      <Cuts l={l} record={record} cuts={p.cuts} />
+      <Over l={l} record={record} cuts={p.cuts} laid={p.laid} bands={p.bands} />
     </svg>
   );
 }

@@ -1,11 +1,22 @@
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
-import { stemAt, type BandLaid, type ChopPlan, type StemPartKind, type WireLaid } from '@gonimos/core/stem';
+import {
+  stemAt,
+  type BandLaid,
+  type ChopCut,
+  type ChopPlan,
+  type StemPart,
+  type StemPartKind,
+  type WireLaid,
+} from '@gonimos/core/stem';
 import { placed, type Trace } from '../drawings/trace';
 import { TraceTools } from '../drawings/trace-tools';
 import { newPart, type Act, type Drawing } from './sheet';
 import { Tools } from './stem-fields';
 import { StemView } from './stem-view';
+
+/** The same each time: what is drawn is compared by it. */
+const NO_CUTS: readonly ChopCut[] = [];
 
 interface Props {
   cohort: Cohort;
@@ -18,12 +29,34 @@ interface Props {
   today: string;
 }
 
+const PartButton = memo(function PartButton({
+  part,
+  chosen,
+  onChoose,
+}: {
+  part: StemPart;
+  chosen: boolean;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      className={`btn btn-sm ${chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
+      onClick={() => onChoose(part.id)}
+    >
+      {part.id} {part.kind}
+    </button>
+  );
+});
+
 /** What is drawn on: what the next tap adds, a picture behind, the stem from the front, and its parts by name. */
 export function Surface({ cohort, drawing, plan, laid, bands, act, today }: Props) {
   const { record, decided } = drawing;
   const [kind, setKind] = useState<StemPartKind>('branch');
   const [trace, setTrace] = useState<Trace | null>(null);
   const [placing, setPlacing] = useState(false);
+  const choose = useCallback((id: string | null) => act({ do: 'choose', id }), [act]);
   const place = (height: number, side: 1 | -1) =>
     act({ do: 'part', part: newPart(record, kind, height, side, stemAt(record, height), today) });
   return (
@@ -59,12 +92,12 @@ export function Surface({ cohort, drawing, plan, laid, bands, act, today }: Prop
         record={record}
         finished={decided.finished ?? null}
         band={plan?.band ?? null}
-        cuts={plan?.cuts ?? []}
+        cuts={plan?.cuts ?? NO_CUTS}
         cutAt={decided.cutAt ?? null}
         laid={laid}
         bands={bands}
         chosen={drawing.chosen}
-        onChoose={(id) => act({ do: 'choose', id })}
+        onChoose={choose}
         onPlace={place}
       />
       {plan && (
@@ -77,15 +110,7 @@ export function Surface({ cohort, drawing, plan, laid, bands, act, today }: Prop
         {record.parts
           .toSorted((a, b) => a.height - b.height)
           .map((p) => (
-            <button
-              key={p.id}
-              type="button"
-              aria-pressed={p.id === drawing.chosen}
-              className={`btn btn-sm ${p.id === drawing.chosen ? 'btn-neutral' : 'border border-base-300 bg-base-100'}`}
-              onClick={() => act({ do: 'choose', id: p.id })}
-            >
-              {p.id} {p.kind}
-            </button>
+            <PartButton key={p.id} part={p} chosen={p.id === drawing.chosen} onChoose={choose} />
           ))}
       </div>
     </>
