@@ -19,7 +19,7 @@ const ASKED: readonly [link: string, ready: string][] = [
   ['Round', 'Have ready'],
 ];
 
-/** Times each screen is asked for, the first one cold; the worst of them counts. */
+/** Times each screen is asked for, the first one cold. */
 const VISITS = 5;
 
 const made = await manyCohorts();
@@ -68,8 +68,9 @@ interface Visit {
   clock: number;
 }
 
-/** One visit, ms. */
+/** One visit, ms; something was written since the last, so that every answer is worked out anew. */
 async function visit(link: string, ready: string): Promise<Visit> {
+  await made.db.raw('UPDATE nursery SET name = name');
   await page.waitForTimeout(1200);
   await watch(ready);
   const { value, tasks } = await traced(browser, page, async () => {
@@ -85,15 +86,17 @@ const visits = new Map<string, Visit[]>(ASKED.map(([link]) => [link, []]));
 for (let i = 0; i < VISITS; i++)
   for (const [link, ready] of ASKED) visits.get(link)!.push(await visit(link, ready));
 for (const [link, seen] of visits) {
-  const worst = (of: keyof Visit) => Math.max(...seen.map((v) => v[of]));
-  const took = worst('took');
-  const own = worst('own');
+  const from = (of: keyof Visit, nth: number) => seen.map((v) => v[of]).toSorted((a, b) => b - a)[nth - 1];
+  const took = from('took', 1);
+  const own = from('own', 1);
+  // server, database and browser share the cores here: once in five a task may have to wait for them
+  const clock = from('clock', 2);
   const all = seen.map((v) => `${v.own.toFixed(0)}/${v.clock.toFixed(0)}`).join(', ');
   row(
-    `${link} in the browser; its longest task (of/by the clock ${all})`,
-    `${took.toFixed(0)} ms, ${own.toFixed(0)} ms`,
-    '≤ 1 s, ≤ 50 ms',
-    took <= 1000 && own <= HELD_UP,
+    `${link} in the browser; its longest task (own/by the clock ${all})`,
+    `${took.toFixed(0)} ms, ${own.toFixed(0)}/${clock.toFixed(0)} ms`,
+    '≤ 1 s, ≤ 50/50 ms',
+    took <= 1000 && own <= HELD_UP && clock <= HELD_UP,
   );
 }
 await browser.close();

@@ -38,6 +38,21 @@ describe('answers that have not changed', () => {
     );
     return { status: statusCode, tag: String(headers.etag), body };
   };
+  /**
+   * The tag of an answer that was asked for again and had not changed. Transactions are counted over a whole cluster,
+   * and other suites write beside this one: it is asked until none did in between.
+   */
+  const unchanged = async (url: string): Promise<string> => {
+    for (let tries = 0; tries < 60; tries++) {
+      const first = await ask(v, url);
+      expect(first.status, url).to.equal(200);
+      const again = await ask(v, url, first.tag);
+      if (again.status !== 304) continue;
+      expect([again.body, again.tag], url).to.deep.equal(['', first.tag]);
+      return first.tag;
+    }
+    throw new Error(`${url} is worked out anew each time`);
+  };
   /** Something small that every one of the answers may hang on. */
   const write = async () => {
     const entry = { id: id(), type: 'lost', on: '2037-03-09', count: 1, cause: 'frost' };
@@ -47,25 +62,20 @@ describe('answers that have not changed', () => {
 
   it('are told as such to who asked before, and worked out anew for everybody after any write', async () => {
     for (const url of ASKED) {
-      const first = await ask(v, url);
-      expect(first.status, url).to.equal(200);
-      const again = await ask(v, url, first.tag);
-      expect([again.status, again.body, again.tag], url).to.deep.equal([304, '', first.tag]);
-      expect((await ask(other, url, first.tag)).status, `${url} asked by another`).to.equal(200);
+      const tag = await unchanged(url);
+      expect((await ask(other, url, tag)).status, `${url} asked by another`).to.equal(200);
       await write();
-      const after = await ask(v, url, first.tag);
-      expect(after.status, `${url} after a write`).to.equal(200);
-      expect((await ask(v, url, after.tag)).status, url).to.equal(304);
+      expect((await ask(v, url, tag)).status, `${url} after a write`).to.equal(200);
+      await unchanged(url);
     }
   });
 
   it('what was written while an answer was worked out, and kept after it, is not missed', async () => {
     const trx = await b.db.transaction();
     await trx('nursery').update({ name: 'Renamed meanwhile' });
-    const meanwhile = await ask(v, '/round?most=40');
-    expect((await ask(v, '/round?most=40', meanwhile.tag)).status, 'not kept yet').to.equal(304);
+    const meanwhile = await unchanged('/round?most=40');
     await trx.commit();
-    expect((await ask(v, '/round?most=40', meanwhile.tag)).status).to.equal(200);
+    expect((await ask(v, '/round?most=40', meanwhile)).status).to.equal(200);
   });
 
   it('the register hangs on less: a write of what it does not show leaves it as it was', async () => {

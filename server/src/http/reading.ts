@@ -14,7 +14,10 @@ const QUARTER = 15 * 60_000;
 const inOneState = <T>(db: Db, read: (sql: Sql) => Promise<T>): Promise<T> =>
   db.transaction(read, { isolationLevel: 'repeatable read', readOnly: true });
 
-/** Stands for all that an answer hangs on: which transactions it sees, the quarter of an hour, who asks, the code. */
+/**
+ * Stands for all that an answer hangs on: which transactions it sees, the quarter of an hour, who asks, the code.
+ * Those of other databases of the cluster count too: they cost a question that need not have been answered.
+ */
 async function stateTag(sql: Sql, person: Person): Promise<string> {
   const { rows } = await sql.raw<{ rows: { sees: string }[] }>('SELECT pg_current_snapshot()::text AS sees');
   const quarter = Math.floor(Date.now() / QUARTER);

@@ -8,8 +8,8 @@ type Data = Parameters<SessionStore['set']>[1];
 
 /** A session nobody uses for so long is over. */
 export const IDLE = '3 days';
-/** How often it is noted that a session was used. */
-const NOTED = '1 minute';
+/** How often it is noted that a session was used: a note is a write, after which answers are worked out anew. */
+const NOTED = '10 minutes';
 
 /** What is kept of a session's id: with it alone nobody can sign in. */
 export const hashOf = (sid: string): string => createHash('sha256').update(sid).digest('hex');

@@ -5,7 +5,7 @@ import type { YearStep } from '@gonimos/core/year';
 import type { Sql } from '../db/index.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
 import { readRoutines, routineMinutes } from './routines.ts';
-import { readLockedWeeks, readWorkers, readTrails, readYearSteps, type YearStepRow } from './store.ts';
+import { readLockedWeeks, readWorkers, readYearSteps, type YearStepRow } from './store.ts';
 
 export const mondayOf = (iso: string): string => {
   const day = toDay(iso);
@@ -25,6 +25,16 @@ const idOf = (cohortId: string, key: string) => `${cohortId} ${key}`;
 
 /** Severe work and root work are worth keeping near their best week. */
 const priorityOf = (s: YearStepRow) => (s.odds !== null ? 4 : s.lane === 'roots' ? 2 : 1);
+
+/** Aftercare by the weeks it falls after the step it follows. */
+function trailOf(s: YearStepRow): YearStep['trail'] {
+  const minutes = new Map<number, number>();
+  for (const [days, took] of s.trail ?? []) {
+    const weeks = Math.round(days / 7);
+    minutes.set(weeks, (minutes.get(weeks) ?? 0) + took);
+  }
+  return [...minutes].map(([weeks, sum]) => ({ weeks, minutes: sum, skilled: false }));
+}
 
 function stepOf(
   s: YearStepRow,
@@ -87,26 +97,18 @@ export async function readYear(sql: Sql, count: number): Promise<Year> {
       ? s.waits.find((w) => w.days <= ONE_SITTING && known.has(idOf(s.cohortId, w.key)))
       : undefined;
   const all = read.filter((s) => !parentOf(s));
-  const trails = new Map<string, YearStep['trail']>();
-  for (const { cohortId, chain, weeks: after, minutes } of await readTrails(sql, today, end)) {
-    const parent = idOf(cohortId, chain);
-    const list = trails.get(parent);
-    const line = { weeks: after, minutes, skilled: false };
-    if (list) list.push(line);
-    else trails.set(parent, [line]);
-  }
+  const trails = new Map(read.map((s) => [idOf(s.cohortId, s.key), trailOf(s)]));
   // what is done in one sitting with another step goes wherever that goes
   for (const s of read) {
     const parent = parentOf(s);
     if (!parent) continue;
-    const id = idOf(s.cohortId, parent.key);
     const line = { weeks: 0, minutes: s.minutes, skilled: operation(s.operation).skilled };
-    trails.set(id, [...(trails.get(id) ?? []), line]);
+    trails.get(idOf(s.cohortId, parent.key))!.push(line);
   }
   // short names: a year of thousands of steps is sent whole
   const ids = new Map(all.map((r, i) => [idOf(r.cohortId, r.key), String(i)]));
   const steps = all.map((s, i) =>
-    stepOf(s, String(i), today, index, trails.get(idOf(s.cohortId, s.key)) ?? [], ids),
+    stepOf(s, String(i), today, index, trails.get(idOf(s.cohortId, s.key))!, ids),
   );
   const people = await readWorkers(sql, first, end);
   const { capacity, hands } = capacityOf(people, weeks);

@@ -31,36 +31,22 @@ export interface YearStepRow {
   week: string | null;
   later: number | null;
   locked: boolean | null;
+  trail: [days: number, minutes: number][] | null;
 }
 
-const REACHES = (t: string) => `${t}.status = 'planned' AND ${t}.opens <= :to AND ${t}.closes >= :from`;
+/** Aftercare of a step: for each, days after the step it falls on, and its minutes. */
+const TRAIL = `CASE WHEN s.chain IS NULL THEN
+  (SELECT json_agg(json_build_array(greatest(0, a.target - s.target), a.minutes))
+   FROM course_step a WHERE a.cohort_id = s.cohort_id AND a.chain = s.key AND a.status = 'planned') END`;
 
-/** Aftercare of the steps in these weeks: minutes by the weeks it falls after them. */
-export async function readTrails(
-  sql: Sql,
-  from: string,
-  to: string,
-): Promise<{ cohortId: string; chain: string; weeks: number; minutes: number }[]> {
-  const { rows } = await sql.raw<{
-    rows: { cohortId: string; chain: string; weeks: number; minutes: number }[];
-  }>(
-    `SELECT s.cohort_id AS "cohortId", s.chain, sum(s.minutes) AS minutes,
-       greatest(0, round((s.target - p.target) / 7.0))::int AS weeks
-     FROM course_step p
-     JOIN course_step s ON s.cohort_id = p.cohort_id AND s.chain = p.key AND s.status = 'planned'
-     WHERE ${REACHES('p')} AND p.chain IS NULL GROUP BY 1, 2, 4`,
-    { from, to },
-  );
-  return rows;
-}
-
-/** Open steps whose windows reach into the weeks looked at, and aftercare of work that is done. */
+/** Open steps whose windows reach into the weeks looked at, each with its aftercare; and that of work that is done. */
 export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearStepRow[]> =>
   sql('course_step as s')
     .join('cohort as c', 'c.id', 's.cohortId')
     .leftJoin('year_week as y', (on) => on.on('y.cohortId', 's.cohortId').andOn('y.key', 's.key'))
     .where({ 's.status': 'planned', 'c.growing': true })
-    .whereRaw(REACHES('s'), { from, to })
+    .where('s.opens', '<=', to)
+    .where('s.closes', '>=', from)
     // aftercare is ready once the work it follows is done; until then it goes with that work
     .whereRaw('(s.chain IS NULL OR s.ready)')
     .orderBy(['s.cohortId', 's.seq'])
@@ -80,6 +66,7 @@ export const readYearSteps = (sql: Sql, from: string, to: string): Promise<YearS
       week: 'y.week',
       later: 'y.later',
       locked: 'y.locked',
+      trail: sql.raw(TRAIL),
     });
 
 export async function readWorkers(sql: Sql, from: string, to: string): Promise<Worker[]> {

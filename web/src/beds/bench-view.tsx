@@ -2,6 +2,7 @@ import { memo, useMemo, type PointerEvent } from 'react';
 import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
 import { footprintOf, layOut } from '@gonimos/core/beds';
 import { container } from '@gonimos/core/containers';
+import { useInTurn } from '../common/after-paint';
 
 /** Points a bench of the full length is wide. */
 const WIDE = 1000;
@@ -42,6 +43,34 @@ const stemsPath = (spots: readonly { x: number; y: number }[], caliper: number, 
     .join('');
 };
 
+interface PotsProps {
+  cohort: RoomCohort;
+  spots: readonly { x: number; y: number }[];
+  scale: number;
+  /** every other cohort is darker, to be told from its neighbour */
+  darker: boolean;
+  picked: boolean;
+  onTake: Props['onTake'];
+}
+
+/** The pots of one cohort, drawn once for as long as nothing of it changes. */
+const Pots = memo(function Pots({ cohort, spots, scale, darker, picked, onTake }: PotsProps) {
+  return (
+    <g onPointerDown={(e) => onTake(cohort, e)} style={{ cursor: 'grab' }}>
+      <path
+        d={potsPath(spots, cohort, scale)}
+        fill={picked ? 'var(--wood)' : darker ? 'var(--rest)' : 'var(--wood-pale)'}
+        stroke={picked ? 'currentColor' : 'var(--wood-line)'}
+        strokeWidth={picked ? 1.4 : 0.5}
+      />
+      <path d={stemsPath(spots, cohort.caliper, scale)} fill="var(--wood-line)" pointerEvents="none" />
+    </g>
+  );
+});
+
+/** Cohorts whose pots are drawn at once. */
+const AT_ONCE = 60;
+
 /** A bench from above with its pots as they stand, to scale. */
 export const BenchView = memo(function BenchView({ bed, longest, chosen, under, onTake }: Props) {
   const { length, width, cohorts } = bed;
@@ -55,6 +84,7 @@ export const BenchView = memo(function BenchView({ bed, longest, chosen, under, 
       ),
     [length, width, cohorts],
   );
+  const drawn = useInTurn(cohorts.length, AT_ONCE);
   if (length === null || width === null) return null;
   return (
     <svg
@@ -72,22 +102,21 @@ export const BenchView = memo(function BenchView({ bed, longest, chosen, under, 
         strokeWidth={under ? 3 : 1.5}
         strokeDasharray={bed.kind === 'ground' ? '6 4' : undefined}
       />
-      {cohorts.map((c, i) => {
-        const { spots } = laid[i];
-        if (spots.length === 0) return null;
-        const picked = c.id === chosen;
-        return (
-          <g key={c.id} onPointerDown={(e) => onTake(c, e)} style={{ cursor: 'grab' }}>
-            <path
-              d={potsPath(spots, c, scale)}
-              fill={picked ? 'var(--wood)' : i % 2 === 0 ? 'var(--wood-pale)' : 'var(--rest)'}
-              stroke={picked ? 'currentColor' : 'var(--wood-line)'}
-              strokeWidth={picked ? 1.4 : 0.5}
+      {cohorts
+        .slice(0, drawn)
+        .map((c, i) =>
+          laid[i].spots.length === 0 ? null : (
+            <Pots
+              key={c.id}
+              cohort={c}
+              spots={laid[i].spots}
+              scale={scale}
+              darker={i % 2 === 1}
+              picked={c.id === chosen}
+              onTake={onTake}
             />
-            <path d={stemsPath(spots, c.caliper, scale)} fill="var(--wood-line)" pointerEvents="none" />
-          </g>
-        );
-      })}
+          ),
+        )}
     </svg>
   );
 });

@@ -19,7 +19,7 @@ import { length } from '../common/units';
 
 const PAGE = 40;
 /** Lines that are put there at once. */
-const AT_ONCE = 10;
+const AT_ONCE = 5;
 const WIDTHS: Partial<Record<Column, string>> = {
   code: 'w-32',
   live: 'w-20',

@@ -1,4 +1,5 @@
 import { Children, startTransition, useEffect, useState, type ReactNode } from 'react';
+import { whenAtRest } from './at-rest';
 
 /**
  * What stands below the fold of a full page, put there once what is above it can be seen: all of it in one go would
@@ -13,25 +14,13 @@ export function AfterPaint({ children }: { children: ReactNode }) {
   return now ? children : null;
 }
 
-/** Longest that waits for a page at rest, ms; and the wait where a browser cannot tell when it is. */
-const AT_LATEST = 2000;
-const UNTOLD = 300;
-
 /**
  * What has to be asked of the server and is not looked at first: asked once the page is at rest, so that the server
  * is not busy with it while the page is put there.
  */
 export function WhenIdle({ children }: { children: ReactNode }) {
   const [now, setNow] = useState(false);
-  useEffect(() => {
-    // Safari has none
-    if (!('requestIdleCallback' in window)) {
-      const timer = setTimeout(() => setNow(true), UNTOLD);
-      return () => clearTimeout(timer);
-    }
-    const idle = requestIdleCallback(() => setNow(true), { timeout: AT_LATEST });
-    return () => cancelIdleCallback(idle);
-  }, []);
+  useEffect(() => whenAtRest(() => setNow(true)), []);
   return now ? children : null;
 }
 

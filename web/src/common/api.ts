@@ -3,6 +3,7 @@ import type { OwnLibrary } from '@gonimos/contract/own';
 import type { Problem } from '@gonimos/contract/problem';
 import type { Session } from '@gonimos/contract/people';
 import { holdOwn } from '@gonimos/core/library';
+import { whenAtRest } from './at-rest';
 import { inUnits } from './units';
 
 /** An answer that is no success, with what to tell the person. */
@@ -145,10 +146,15 @@ function hold(path: string, tag: string, value: unknown): void {
   if (held.size > MOST_HELD) held.delete(held.keys().next().value!);
 }
 
-/** Sends a question with what is held of it: the server answers 304 where it knows nothing newer. */
-function askAnew(path: string): Promise<Response> {
-  const tag = held.get(path)?.tag;
-  return answered('GET', path, undefined, tag === undefined ? {} : { 'if-none-match': tag });
+/**
+ * Sends a question with what is held of it: the server answers 304 where it knows nothing newer. What is held is
+ * being shown meanwhile, so the question waits until the page is at rest.
+ */
+async function askAnew(path: string): Promise<Response> {
+  const before = held.get(path);
+  if (!before) return answered('GET', path);
+  await new Promise<void>((resume) => whenAtRest(resume));
+  return answered('GET', path, undefined, { 'if-none-match': before.tag });
 }
 
 /** Asks for a long answer while the code of the page that reads it is still on its way. */

@@ -6,7 +6,7 @@ import { areaOf, footprintOf } from '@gonimos/core/beds';
 import { container } from '@gonimos/core/containers';
 import { taxon } from '@gonimos/core/taxa';
 import { percent, plural } from '@gonimos/core/words';
-import { InTurn, WhenIdle } from '../common/after-paint';
+import { AfterPaint, InTurn, WhenIdle } from '../common/after-paint';
 import { Failure } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
@@ -250,7 +250,9 @@ export function Benches() {
               under={held !== null && over === bed.id}
               onTake={take}
             />
-            <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
+            <AfterPaint>
+              <Standing bed={bed} chosen={chosen} frosted={frosted} onChoose={choose} />
+            </AfterPaint>
           </section>
         ))}
         <WhenIdle>

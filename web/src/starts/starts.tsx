@@ -1,3 +1,4 @@
+import { AfterPaint } from '../common/after-paint';
 import { typed } from '../common/numbers';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
@@ -118,7 +119,9 @@ function Want({ today, firstPlace }: { today: string; firstPlace: string }) {
           )}
         </section>
       </div>
-      <Goals today={today} />
+      <AfterPaint>
+        <Goals today={today} />
+      </AfterPaint>
     </>
   );
 }
