@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import type { FastifyInstance } from 'fastify';
 import type { AnyObjectSchema, InferType } from 'yup';
+import { OWN_LIBRARY } from '@gonimos/contract/headers';
 import type { Person, Role } from '@gonimos/contract/people';
 import type { Db, Sql } from '../db/index.ts';
 import { route } from './route.ts';
@@ -14,14 +15,20 @@ const QUARTER = 15 * 60_000;
 const inOneState = <T>(db: Db, read: (sql: Sql) => Promise<T>): Promise<T> =>
   db.transaction(read, { isolationLevel: 'repeatable read', readOnly: true });
 
+/** Who asks, and how far the nursery's own library had come that this process answers by. */
+interface Asking {
+  person: Person;
+  ownLibrary: string;
+}
+
 /**
- * Stands for all that an answer hangs on: which transactions it sees, the quarter of an hour, who asks, the code.
- * Those of other databases of the cluster count too: they cost a question that need not have been answered.
+ * Stands for all that an answer hangs on: which transactions it sees, the quarter of an hour, who asks, the code and
+ * the library. Transactions of other databases of the cluster count too: they cost an answer that had not changed.
  */
-async function stateTag(sql: Sql, person: Person): Promise<string> {
+async function stateTag(sql: Sql, { person, ownLibrary }: Asking): Promise<string> {
   const { rows } = await sql.raw<{ rows: { sees: string }[] }>('SELECT pg_current_snapshot()::text AS sees');
   const quarter = Math.floor(Date.now() / QUARTER);
-  const all = `${HERE} ${rows[0].sees} ${quarter} ${person.id}`;
+  const all = `${HERE} ${rows[0].sees} ${quarter} ${person.id} ${ownLibrary}`;
   return `"${createHash('sha256').update(all).digest('base64url')}"`;
 }
 
@@ -32,7 +39,7 @@ interface Definition<P extends AnyObjectSchema, Q extends AnyObjectSchema> {
   params?: P;
   query?: Q;
   /** what the answer is told by, where it hangs on less than the whole state */
-  tag?: (sql: Sql, person: Person) => Promise<string>;
+  tag?: (sql: Sql, asking: Asking) => Promise<string>;
   read: (sql: Sql, input: { params: InferType<P>; query: InferType<Q> }) => unknown;
 }
 
@@ -48,8 +55,9 @@ export function readRoute<
     ...declared,
     method: 'GET',
     handle: async ({ params, query, person, request, reply }) => {
+      const ownLibrary = String(reply.getHeader(OWN_LIBRARY));
       const answer = await inOneState(app.db, async (sql) => {
-        const now = await tag(sql, person);
+        const now = await tag(sql, { person, ownLibrary });
         const same = request.headers['if-none-match'] === now;
         return { tag: now, same, value: same ? null : await read(sql, { params, query }) };
       });

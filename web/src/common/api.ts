@@ -178,7 +178,10 @@ export async function getHeld<T>(
   ahead.delete(path);
   const response = await asked;
   const before = held.get(path);
-  if (response.status === 304 && before) return before.value as T;
+  if (response.status === 304 && before) {
+    hold(path, before.tag, before.value);
+    return before.value as T;
+  }
   // what it was asked against has been let go of meanwhile
   if (response.status === 304) return read(await answered('GET', path));
   const value = await read(response);
