@@ -16,7 +16,9 @@ const WORK = { include: [['#work'], ['dialog']] };
 async function serious(page: Page, rules?: string[], context: object | null = null): Promise<string[]> {
   // put into the page once, not before each question
   if (!(await page.evaluate("typeof axe === 'object'"))) await page.evaluate(AXE);
-  const asked = { resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) };
+  // neither style sheets asked for again nor a selector for every element: nothing that is judged hangs on them
+  const quick = { resultTypes: ['violations'], preload: false, selectors: false };
+  const asked = rules ? { ...quick, runOnly: rules } : quick;
   // a page that was not found has no frame
   const framed = context && (await page.locator('#work').count()) > 0;
   const where = framed ? JSON.stringify(context) : 'document';
