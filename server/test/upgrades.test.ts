@@ -41,6 +41,7 @@ const RELEASED: Record<string, string> = {
   '026-step-wants.ts': '249e314868e14a7663e9b9be013f30c82471badb7261b49539b026f78838d84b',
   '027-drawing-changed.ts': '3033c9866814027ee54d0134f16913cc425a413a20d4f63b9b4f1698df0b27e7',
   '028-joined.ts': 'd2813d1f43093b485f96321d241e791d572924a747113c54c86a6f6c39869b10',
+  '029-eaten.ts': '7824e2ff6d1b57a81ebc2576f4862de5a05e6ca6ab3481fed4240de5e0015a6a',
 };
 
 /** Everything of a schema that can differ, in words; the order of columns is no difference. */

@@ -26,6 +26,7 @@ import * as groups from './025-groups.ts';
 import * as stepWants from './026-step-wants.ts';
 import * as drawingChanged from './027-drawing-changed.ts';
 import * as joined from './028-joined.ts';
+import * as eaten from './029-eaten.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -57,4 +58,5 @@ export const MIGRATIONS = [
   { name: '026-step-wants', ...stepWants },
   { name: '027-drawing-changed', ...drawingChanged },
   { name: '028-joined', ...joined },
+  { name: '029-eaten', ...eaten },
 ];
