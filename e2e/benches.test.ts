@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { BedRoom } from '@gonimos/contract/beds';
 import { here } from './here.ts';
-import { ask } from './page.ts';
+import { ask, carry } from './page.ts';
 import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 describe('the benches', () => {
@@ -52,13 +52,7 @@ describe('the benches', () => {
     const frame = (await benchOf('Cold frame').boundingBox())!;
     const from = { x: pots.x + 8, y: pots.y + 8 };
     const to = { x: frame.x + frame.width * 0.8, y: frame.y + frame.height / 2 };
-    const { tasks } = await traced(at.browser, page, async () => {
-      await page.mouse.move(from.x, from.y);
-      await page.mouse.down();
-      for (let i = 1; i <= 60; i++)
-        await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
-      await page.mouse.up();
-    });
+    const { tasks } = await traced(at.browser, page, () => carry(page, from, to));
     const move = page.getByRole('region', { name: 'Move FM-32' });
     await move.getByText(/Cold frame would be \d+ % full/).waitFor();
     expect(await standsAt(page, 'FM-32')).to.equal('South bench');

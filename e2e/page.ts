@@ -29,6 +29,20 @@ export async function pick(page: Page, label: string, name: string): Promise<voi
   await page.getByRole('option', { name }).first().click();
 }
 
+interface Spot {
+  x: number;
+  y: number;
+}
+
+/** Takes hold at one spot and lets go at another, in sixty moves as a hand makes them. */
+export async function carry(page: Page, from: Spot, to: Spot): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let i = 1; i <= 60; i++)
+    await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
+  await page.mouse.up();
+}
+
 export const find = async (page: Page, code: string): Promise<CohortRow> =>
   (await ask<CohortRow[]>(page, '/cohorts')).find((c) => c.code === code)!;
 

@@ -3,7 +3,7 @@ import type { CDPSession, Locator, Page } from 'playwright-core';
 import type { FittingLine } from '@gonimos/contract/fittings';
 import type { RootBench } from '@gonimos/contract/root-records';
 import { here } from './here.ts';
-import { ask, find, sheet } from './page.ts';
+import { ask, carry, find, sheet } from './page.ts';
 import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 const SLATE = { width: 820, height: 1180 };
@@ -201,13 +201,7 @@ describe('the root bench', () => {
     await sheet(page).getByRole('button', { name: 'Add 24 roots' }).click();
     const spot = await onPlan(page);
     const [from, to] = [spot(12, 0.5), spot(70, 0.8)];
-    const { tasks } = await traced(at.browser, page, async () => {
-      await page.mouse.move(from.x, from.y);
-      await page.mouse.down();
-      for (let i = 1; i <= 60; i++)
-        await page.mouse.move(from.x + ((to.x - from.x) * i) / 60, from.y + ((to.y - from.y) * i) / 60);
-      await page.mouse.up();
-    });
+    const { tasks } = await traced(at.browser, page, () => carry(page, from, to));
     // a root made thicker is a new question
     for (let i = 0; i < 5; i++) {
       const before = await page.evaluate<number>('window.answers.length');
