@@ -55,7 +55,15 @@ const bowed = ({ foot, bow, tip }: Pick<ReturnType<typeof shapeOf>, 'foot' | 'bo
   };
 
 /** Wires as they are laid, each turn that is seen. */
-export function Wires({ l, record, laid }: { l: Layout; record: StemRecord; laid: readonly WireLaid[] }) {
+export const Wires = memo(function Wires({
+  l,
+  record,
+  laid,
+}: {
+  l: Layout;
+  record: StemRecord;
+  laid: readonly WireLaid[];
+}) {
   const onPart = (id: string | null, turns: number, coil: WireLaid['coil']): string => {
     const part = record.parts.find((p) => p.id === id);
     if (!part) return '';
@@ -87,10 +95,18 @@ export function Wires({ l, record, laid }: { l: Layout; record: StemRecord; laid
       pointerEvents="none"
     />
   ));
-}
+});
 
 /** What goes around the base: a tourniquet as turns that are seen, a cage as uprights bound by loops. */
-export function Bands({ l, record, laid }: { l: Layout; record: StemRecord; laid: readonly BandLaid[] }) {
+export const Bands = memo(function Bands({
+  l,
+  record,
+  laid,
+}: {
+  l: Layout;
+  record: StemRecord;
+  laid: readonly BandLaid[];
+}) {
   const across = (at: number) => {
     const half = (stemAt(record, at) / 2) * 1.12;
     return `M${-half} ${-at}H${half}`;
@@ -114,7 +130,7 @@ export function Bands({ l, record, laid }: { l: Layout; record: StemRecord; laid
       pointerEvents="none"
     />
   ));
-}
+});
 
 interface PartProps {
   part: StemPart;

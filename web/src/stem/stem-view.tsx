@@ -48,7 +48,12 @@ function layoutOf(record: StemRecord, finished: number | null): Layout {
 }
 
 /** Heights above the soil, the band of the first cut, the finished height, and where branches are wanted. */
-function Heights({ l, record, finished, band }: Pick<Props, 'record' | 'finished' | 'band'> & { l: Layout }) {
+const Heights = memo(function Heights({
+  l,
+  record,
+  finished,
+  band,
+}: Pick<Props, 'record' | 'finished' | 'band'> & { l: Layout }) {
   const { top, left, right, size, wide } = l;
   const step = top > 1500 ? 500 : top > 600 ? 200 : top > 300 ? 100 : 50;
   const ticks = Array.from({ length: Math.floor(top / step) + 1 }, (_, i) => i * step);
@@ -102,10 +107,10 @@ function Heights({ l, record, finished, band }: Pick<Props, 'record' | 'finished
       ))}
     </>
   );
-}
+});
 
 /** The stem itself, between the calipers that were taken; where it is to be cut is a bar. */
-function Trunk({ l, record, cutAt }: Pick<Props, 'record' | 'cutAt'> & { l: Layout }) {
+const Trunk = memo(function Trunk({ l, record, cutAt }: Pick<Props, 'record' | 'cutAt'> & { l: Layout }) {
   const { top, size } = l;
   const end = Math.min(record.height, top);
   const sides = [
@@ -134,13 +139,13 @@ function Trunk({ l, record, cutAt }: Pick<Props, 'record' | 'cutAt'> & { l: Layo
       )}
     </>
   );
-}
+});
 
 /** How many cuts are numbered in the drawing. */
 const NUMBERED = 3;
 
 /** The best cuts by number, each with a line to where it is made. */
-function Cuts({ l, record, cuts }: Pick<Props, 'record' | 'cuts'> & { l: Layout }) {
+const Cuts = memo(function Cuts({ l, record, cuts }: Pick<Props, 'record' | 'cuts'> & { l: Layout }) {
   const { wide, size } = l;
   return cuts.slice(0, NUMBERED).map((c, i) => {
     const x = -wide / 2 + size * (0.5 + i * 1.8);
@@ -168,48 +173,12 @@ function Cuts({ l, record, cuts }: Pick<Props, 'record' | 'cuts'> & { l: Layout 
       </g>
     );
   });
-}
-
-type SceneProps = Pick<Props, 'record' | 'finished' | 'band' | 'cuts' | 'cutAt' | 'laid' | 'bands'> & {
-  l: Layout;
-};
-
-/** What a tap does not change: heights and the stem itself. */
-const Ground = memo(function Ground({
-  l,
-  record,
-  finished,
-  band,
-  cutAt,
-}: Omit<SceneProps, 'cuts' | 'laid' | 'bands'>) {
-  return (
-    <>
-      <Heights l={l} record={record} finished={finished} band={band} />
-      <Trunk l={l} record={record} cutAt={cutAt} />
-    </>
-  );
-});
-
-/** What lies over the parts: wire, what goes around the base, the numbered cuts. */
-const Over = memo(function Over({
-  l,
-  record,
-  cuts,
-  laid,
-  bands,
-}: Omit<SceneProps, 'finished' | 'band' | 'cutAt'>) {
-  return (
-    <>
-      <Wires l={l} record={record} laid={laid} />
-      <Bands l={l} record={record} laid={bands} />
-      <Cuts l={l} record={record} cuts={cuts} />
-    </>
-  );
 });
 
 /** The stem from the front, to scale: what stands on it, where branches are wanted, and where it may be cut. */
 export function StemView(p: Props) {
   const { record, finished } = p;
+  // the same for as long as the stem is: what a tap leaves alone is then not drawn anew
   const l = useMemo(() => layoutOf(record, finished), [record, finished]);
   const [first, setFirst] = useState<Spot | null>(null);
   const tapped = (e: PointerEvent<SVGSVGElement>) => {
@@ -234,7 +203,8 @@ export function StemView(p: Props) {
       onPointerDown={tapped}
     >
       {p.trace && <TraceImage trace={p.trace} opacity={0.75} />}
-      <Ground l={l} record={record} finished={finished} band={p.band} cutAt={p.cutAt} />
+      <Heights l={l} record={record} finished={finished} band={p.band} />
+      <Trunk l={l} record={record} cutAt={p.cutAt} />
       {record.parts
         .toSorted((a, b) => Number(isAlive(a)) - Number(isAlive(b)))
         .map((part) => (
@@ -247,7 +217,9 @@ export function StemView(p: Props) {
             onChoose={p.onPlaced ? null : p.onChoose}
           />
         ))}
-      <Over l={l} record={record} cuts={p.cuts} laid={p.laid} bands={p.bands} />
+      <Wires l={l} record={record} laid={p.laid} />
+      <Bands l={l} record={record} laid={p.bands} />
+      <Cuts l={l} record={record} cuts={p.cuts} />
     </svg>
   );
 }
