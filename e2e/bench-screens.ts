@@ -3,7 +3,7 @@ import { manyCohorts, row } from '../server/bench/many.ts';
 import { houseOf } from '../server/src/house.ts';
 import { openCrew } from '../server/src/planning/crew.ts';
 import { endServer, freePort, serve } from '../server/test/serve.ts';
-import { enter, openBrowser } from './browser.ts';
+import { enter, openBrowser, openRound } from './browser.ts';
 import { HELD_UP, longest, traced } from './tasks.ts';
 
 /** Reached by the links of the shell, as a grower does; the page is loaded once. */
@@ -32,6 +32,7 @@ const port = await freePort();
 const server = await serve(made.url, port);
 const browser = await openBrowser();
 const { page } = await enter(browser, `http://127.0.0.1:${port}`, 'Owner');
+await openRound(page);
 await page.getByText('Have ready').first().waitFor();
 /** In the page: when the screen was asked for, and when its words stood there. */
 interface Standing {

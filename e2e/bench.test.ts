@@ -17,7 +17,7 @@ describe('at the bench', () => {
   const at = here();
 
   it('a desk of 1280 × 800 sees eight open steps of the day without scrolling', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await page.locator('.step-row').nth(9).waitFor();
     const rows = await page.locator('.step-row').all();
     const boxes = await Promise.all(rows.map((r) => r.boundingBox()));
@@ -116,7 +116,7 @@ describe('in one hand', () => {
   const at = here();
 
   it('the round begins with work, a wire check tells three numbers, held stock is released, frost is answered', async () => {
-    const { page } = await at.enter('Grower', PHONE);
+    const { page } = await at.atRound('Grower', PHONE);
     const first = page.locator('li[aria-current]').first();
     expect((await first.boundingBox())!.y, 'the first step stands high').to.be.below(420);
     const { warnings } = await ask<Round>(page, '/round');

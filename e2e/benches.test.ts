@@ -10,7 +10,7 @@ describe('the benches', () => {
     (await ask<BedRoom[]>(page, '/beds/room')).find((b) => b.cohorts.some((c) => c.code === code))!.name;
 
   it('a full bench is told months ahead, on the round too; a cohort moves by keyboard, and goes back', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await page.getByText(/North bench: 1\d\d % of its room in \w+, as planned/).waitFor();
     await page.goto('/benches');
     const north = page.getByRole('region', { name: 'North bench' });

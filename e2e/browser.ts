@@ -20,7 +20,7 @@ export const openBrowser = (): Promise<Browser> =>
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
 
-/** A fresh visitor who enters the demo in a role, as the interface asks for it; the first page stands. */
+/** A fresh visitor who has entered the demo in a role, as the interface asks for it; no page is open yet. */
 export async function enter(
   browser: Browser,
   base: string,
@@ -43,8 +43,12 @@ export async function enter(
     headers: { 'x-csrf-token': csrf },
   });
   if (!entered.ok()) throw new Error(`no way in: ${await entered.text()}`);
+  return { page, context };
+}
+
+/** Opens the first page, and waits until it stands. */
+export async function openRound(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('navigation', { name: 'Places' }).first().waitFor();
   await page.getByRole('heading', { level: 1 }).first().waitFor();
-  return { page, context };
 }

@@ -15,7 +15,7 @@ describe('nothing is forgotten, in the browser', () => {
   const at = here();
 
   it('a frost warning is answered where it stands, and what went in is asked out again', async () => {
-    const { page } = await at.enter('Helper');
+    const { page } = await at.atRound('Helper');
     const warnings = page.getByRole('list', { name: 'Weather warnings' });
     const [frost] = (await round(page)).warnings.filter((w) => w.kind === 'frost' && w.carried);
     await warnings.getByText(frost.text).waitFor();
@@ -30,7 +30,7 @@ describe('nothing is forgotten, in the browser', () => {
   }).timeout(60_000);
 
   it('part of a batch: what is done adds up, what is left is said, and the rest can go its own way', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await goTo(page, 'TC-34');
     const record = async (done: string) => {
       await page.getByRole('button', { name: 'Record Cut back leaders, TC-34' }).click();
@@ -69,7 +69,7 @@ describe('nothing is forgotten, in the browser', () => {
   }).timeout(90_000);
 
   it('not yet says what it costs before it is said', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await goTo(page, 'FM-36');
     await row(page, 'FM-36').getByRole('button', { name: 'Not yet' }).click();
     await sheet(page).getByText('Still within its window.').waitFor();
@@ -115,7 +115,7 @@ describe('nothing is forgotten, in the browser', () => {
   }).timeout(120_000);
 
   it('what was missed: done on another day, undone, let go many at once; and what happened meanwhile', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     const before = (await round(page)).missed.length;
     expect(before).to.be.above(2);
     await missed(page).getByRole('button', { name: 'Done on …' }).first().click();
@@ -150,7 +150,7 @@ describe('an evening at the desk', () => {
   const at = here();
 
   it('an evening by keyboard alone: six results, and a cohort found', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     let presses = 0;
     const press = async (key: string) => {
       await page.keyboard.press(key);

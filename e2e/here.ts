@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { startApp } from './app.ts';
-import { enter, openBrowser } from './browser.ts';
+import { enter, openBrowser, openRound } from './browser.ts';
 
 type Entering = Parameters<typeof enter> extends [unknown, unknown, ...infer Rest] ? Rest : never;
 
@@ -43,6 +43,13 @@ export function here() {
     get base() {
       return app.base;
     },
+    /** Who then goes where the test begins. */
     enter: (...how: Entering) => enter(browser, app.base, ...how),
+    /** Who begins at the first page. */
+    atRound: async (...how: Entering) => {
+      const entered = await enter(browser, app.base, ...how);
+      await openRound(entered.page);
+      return entered;
+    },
   };
 }

@@ -16,7 +16,7 @@ describe('journeys in the browser', () => {
   const stepOf = (page: Page, title: string) => page.getByRole('listitem').filter({ hasText: title }).first();
 
   it('a seed cohort from sowing to cells: planned, recorded, moved, reversed, kept', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await page.getByRole('link', { name: 'Cohorts' }).first().click();
     await page.getByRole('link', { name: 'New cohort' }).click();
 
@@ -98,7 +98,7 @@ describe('journeys in the browser', () => {
   }).timeout(180_000);
 
   it('the round in one hand at 390 × 844: recorded by thumb, undone within the minute', async () => {
-    const { page } = await at.enter('Helper', PHONE);
+    const { page } = await at.atRound('Helper', PHONE);
     await page
       .getByRole('heading', { level: 1, name: new RegExp(MONTHS.map((m) => m.slice(0, 3)).join('|')) })
       .waitFor();
@@ -137,7 +137,7 @@ describe('journeys in the browser', () => {
   }).timeout(60_000);
 
   it('a failed write keeps what was typed, says why, and goes through when the server is back', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page, context } = await at.atRound('Grower');
     await page.getByRole('button', { name: PLAIN }).first().click();
     await sheet(page)
       .getByText(/^More:/)
@@ -163,7 +163,7 @@ describe('journeys in the browser', () => {
   }).timeout(60_000);
 
   it('signed out meanwhile: the next page asks who is there, and then is the page that was asked for', async () => {
-    const { page, context } = await at.enter('Grower');
+    const { page, context } = await at.atRound('Grower');
     // what the first page still asks for would ask who is there before its link is gone to
     await page.waitForLoadState('networkidle');
     // as when the session has run out, or the owner has changed the role

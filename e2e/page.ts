@@ -8,8 +8,8 @@ export const sheet = (page: Page) => page.getByRole('dialog');
 export const sheetGone = (page: Page) => sheet(page).waitFor({ state: 'detached' });
 
 /** What the server answers whoever is signed in on this page. */
-export const ask = <T>(page: Page, path: string): Promise<T> =>
-  page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as Promise<T>, path);
+export const ask = async <T>(page: Page, path: string): Promise<T> =>
+  (await page.request.get(`/api${path}`)).json() as Promise<T>;
 
 /** The demo's calendar goes on by a week, and the page has heard of it. */
 export async function aWeekLater(page: Page): Promise<void> {

@@ -116,7 +116,7 @@ describe('propagation in the browser', () => {
   }).timeout(90_000);
 
   it('a check of cuttings on the round: callus parted off and looked at again, the rooted potted', async () => {
-    const { page } = await at.enter('Helper');
+    const { page } = await at.atRound('Helper');
     await page.getByRole('button', { name: /^Record Cutting check.*OJ-36/ }).click();
     await sheet(page).getByLabel('Tray 1: rooted').fill('31');
     await sheet(page).getByLabel('Tray 1: callus').fill('40');

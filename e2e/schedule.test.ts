@@ -71,7 +71,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(60_000);
 
   it('found on opening, from the round: causes ranked, one change, put back, and a look that comes again', async () => {
-    const { page } = await at.enter('Helper');
+    const { page } = await at.atRound('Helper');
     await page.getByRole('listitem').filter({ hasText: 'LV-35' }).getByRole('heading').click();
     await page.getByRole('button', { name: 'Found something, LV-35' }).click();
     await sheet(page).getByLabel('few roots, ball falls apart').check();
@@ -235,7 +235,7 @@ describe('the plan bends in the browser', () => {
   }).timeout(90_000);
 
   it('several cohorts at once, many put off, and a school looked at before it is followed', async () => {
-    const { page } = await at.enter('Owner');
+    const { page } = await at.atRound('Owner');
     await page.getByRole('button', { name: 'Several' }).click();
     await page.getByLabel(/^Choose TC-34/).check();
     await page.getByLabel('Choose HB-33, Cut back leaders').check();

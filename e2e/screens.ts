@@ -9,8 +9,13 @@ export interface Screen {
   picture?: string;
 }
 
+/** By its address: within the interface once that is there, as a link would, without reading all of it anew. */
 const at = (address: string) => async (page: Page) => {
-  await page.goto(address);
+  if (page.url() === 'about:blank') await page.goto(address);
+  else
+    await page.evaluate(
+      `history.pushState(null, '', '${address}'), dispatchEvent(new PopStateEvent('popstate'))`,
+    );
 };
 /** The sheet on top is put away first. */
 const press = (button: string | RegExp) => async (page: Page) => {
@@ -18,16 +23,16 @@ const press = (button: string | RegExp) => async (page: Page) => {
   await page.getByRole('button', { name: button }).first().click();
 };
 const cohort = (code: string, tab?: string) => async (page: Page) => {
-  await page.goto('/cohorts');
+  await at('/cohorts')(page);
   await page.getByRole('link', { name: code }).click();
   if (tab) await page.getByRole('link', { name: tab }).click();
 };
 /** A page of a cohort that no tab leads to. */
 const of = (code: string, part: string) => async (page: Page) => {
-  await page.goto('/cohorts');
+  await at('/cohorts')(page);
   await page.getByRole('link', { name: code }).click();
   await page.waitForURL(/\/cohorts\/[0-9a-f-]{36}/);
-  await page.goto(`${new URL(page.url()).pathname}/${part}`);
+  await at(`${new URL(page.url()).pathname}/${part}`)(page);
 };
 const tab = (name: string) => async (page: Page) => {
   await page.keyboard.press('Escape');
@@ -70,7 +75,7 @@ export const SCREENS: readonly Screen[] = [
     name: 'which pot',
     ready: 'to the wall at the narrowest',
     reach: async (page) => {
-      await page.goto('/shed/fit');
+      await at('/shed/fit')(page);
       await page.getByLabel('Plant of').selectOption({ label: 'FM-30, field maple' });
     },
   },
@@ -88,7 +93,7 @@ export const SCREENS: readonly Screen[] = [
     name: 'cutting check',
     ready: 'only roots count',
     reach: async (page) => {
-      await page.goto('/');
+      await at('/')(page);
       await page
         .getByRole('heading', { name: /^Cutting check/ })
         .first()
@@ -101,7 +106,7 @@ export const SCREENS: readonly Screen[] = [
     name: 'import',
     ready: '1 good, 0 with faults',
     reach: async (page) => {
-      await page.goto('/cohorts/import');
+      await at('/cohorts/import')(page);
       await press('Show an example')(page);
     },
   },
@@ -116,7 +121,7 @@ export const SCREENS: readonly Screen[] = [
     ready: 'Growth groups',
     // ninety cards of one make: a handful shows what all are like
     reach: async (page) => {
-      await page.goto('/library/taxa');
+      await at('/library/taxa')(page);
       await page.getByLabel('Find a taxon').fill('maple');
     },
   },

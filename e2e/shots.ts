@@ -1,7 +1,7 @@
 /** Remakes docs/screenshots from the demo nursery on its opening day. */
 import type { Page } from 'playwright-core';
 import { startApp } from './app.ts';
-import { DESK, enter, openBrowser, PHONE } from './browser.ts';
+import { DESK, enter, openBrowser, PHONE, openRound } from './browser.ts';
 import { find } from './page.ts';
 import { reach, SCREENS, settled } from './screens.ts';
 
@@ -33,6 +33,7 @@ async function asReached(): Promise<void> {
 
 async function tour(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Grower', DESK);
+  await openRound(page);
   await page
     .getByRole('button', { name: /^Record First root/ })
     .first()
@@ -61,12 +62,14 @@ async function tour(): Promise<void> {
 
 async function evening(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Grower', DESK, true);
+  await openRound(page);
   await shot(page, 'round-dark', 'Have ready');
   await context.close();
 }
 
 async function phone(): Promise<void> {
   const { page, context } = await enter(browser, app.base, 'Helper', PHONE);
+  await openRound(page);
   await shot(page, 'round-phone', 'open');
   await context.close();
 }

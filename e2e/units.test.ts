@@ -8,7 +8,7 @@ describe('measures as each person reads and types them', () => {
   const at = here();
 
   it('typed in inches they are kept in millimetres, and each person reads them their own way', async () => {
-    const { page } = await at.enter('Grower');
+    const { page } = await at.atRound('Grower');
     await page.getByRole('button', { name: /^You and this device/ }).click();
     // the page reads itself anew: going elsewhere before it has would be broken off by it
     await Promise.all([

@@ -5,7 +5,7 @@ describe('weather, shelves and proof in the browser', () => {
   const at = here();
 
   it('a fresh count of the shelf lets a step go that waited for its containers', async () => {
-    const { page } = await at.enter('Owner');
+    const { page } = await at.atRound('Owner');
     await page.getByRole('heading', { name: 'Short' }).waitFor();
     await page.goto('/shed/pots');
     const row = page.getByRole('listitem').filter({ hasText: 'pond basket 18 cm' });

@@ -102,6 +102,12 @@ export interface Round {
   watch: { text: string; when: string; cohortId: string | null }[];
 }
 
+/** What the frame around every page tells of the day. */
+export interface DueToday {
+  /** steps that are open, all of them */
+  open: number;
+}
+
 /** Somebody who may be given a share of the day. */
 export interface HandRow {
   id: string;

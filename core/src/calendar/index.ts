@@ -55,11 +55,14 @@ export function yearOf(day: Day): number {
 
 /** 0..364: place in an ordinary year; 29 February shares the place of the 28th. */
 export function placeInYear(day: Day): number {
-  const d = new Date(day * DAY_MS);
-  const m = d.getUTCMonth() + 1;
-  const date = d.getUTCDate();
-  return dayOf(2001, m, m === 2 && date === 29 ? 28 : date) - dayOf(2001, 1, 1);
+  const whole = Math.floor(day);
+  const year = yearOf(whole);
+  const place = whole - dayOf(year, 1, 1);
+  return place > FEBRUARY_28 && isLeap(year) ? place - 1 : place;
 }
+
+const FEBRUARY_28 = 58;
+const isLeap = (year: number) => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
 
 const MOST_KEPT = 64;
 const placesKept = new Map<string, Uint16Array>();

@@ -1,9 +1,10 @@
 import { seasonOf, seasonSpan, type Day, type Hemisphere } from '../calendar/index.ts';
 import { coldestMonth, type Climate } from './climate.ts';
 import type { ColdSpells } from './cold.ts';
+import { kept } from './kept.ts';
 import { MARKER_RULES, type MarkerName } from './marker-rules.ts';
 import type { Marker, MarkerDays, SeasonMarkers } from './markers.ts';
-import { kept, moved, seasonModel, type SeasonModel } from './model.ts';
+import { moved, seasonModel, type SeasonModel } from './model.ts';
 import {
   classOffset,
   learnedOffset,
@@ -63,8 +64,6 @@ const NEAR = 6;
 export interface BookOptions {
   /** what growers have seen, here and at other places */
   seen?: readonly Observation[];
-  /** simulated years a marker rests on */
-  years?: number;
   /** the open air of the same site; the book itself when not given */
   outside?: SeasonBook;
   model?: SeasonModel;
@@ -104,7 +103,7 @@ const around = (m: MarkerDays, day: Day): MarkerDays => ({
 export function seasonBook(
   c: Climate,
   known?: WeatherRun,
-  { seen = [], years, outside, model = seasonModel(c, known, years) }: BookOptions = {},
+  { seen = [], outside, model = seasonModel(c, known) }: BookOptions = {},
 ): SeasonBook {
   const { modelled } = model;
   const plainSeason = kept((year: number) => modelled(year, {}));

@@ -82,6 +82,21 @@ export function dailyNormals(monthly: readonly number[]): Float64Array {
   return out;
 }
 
+/** Curves kept: the minimum and maximum of the sites in use. */
+const MOST_CURVES = 64;
+const curves = new Map<string, Float64Array>();
+
+/** The daily curve of twelve monthly means, worked out once. */
+function normalsOf(monthly: readonly number[]): Float64Array {
+  const key = monthly.join(' ');
+  let curve = curves.get(key);
+  if (!curve) {
+    if (curves.size >= MOST_CURVES) curves.clear();
+    curves.set(key, (curve = dailyNormals(monthly)));
+  }
+  return curve;
+}
+
 /** The climate of a place: a site's normals with the place's offsets kept aside for each day. */
 export function climateOf(site: Site, offset: PlaceOffset = OUTDOORS): Climate {
   const hemisphere = hemisphereOf(site.latitude);
@@ -91,8 +106,8 @@ export function climateOf(site: Site, offset: PlaceOffset = OUTDOORS): Climate {
   return {
     hemisphere,
     latitude: site.latitude,
-    tmin: dailyNormals(site.tmin),
-    tmax: dailyNormals(site.tmax),
+    tmin: normalsOf(site.tmin),
+    tmax: normalsOf(site.tmax),
     spread: Float64Array.from(
       { length: 365 },
       (_, d) => mid + swing * Math.cos((2 * Math.PI * (d - coldest)) / 365),

@@ -1,5 +1,6 @@
 import type { Day, SeasonSpan } from '../calendar/index.ts';
 import { quantile } from '../stats/index.ts';
+import type { PlaceOffset } from './climate.ts';
 
 /** A night in the year that comes with chance: days as shares of the years looked at. */
 export interface ChanceDay {
@@ -44,15 +45,25 @@ function chance(days: number[], years: number, late: boolean): ChanceDay | null 
 /** Nights from a season's first to the midsummer after it. */
 export const NIGHTS = YEAR + MIDSUMMER;
 
-/** Reads the cold on either side of a warm season out of the nights of simulated years, each from the season's first. */
-export function coldSpells(years: readonly Float32Array[], span: SeasonSpan, threshold: number): ColdSpells {
+/**
+ * Reads the cold on either side of a warm season out of the nights of drawn years, each from the season's first.
+ * `years`: minimum of every night in the open air, °C; `threshold`: of the nights at a place of that site, °C.
+ */
+export function coldSpells(
+  years: readonly Float32Array[],
+  span: SeasonSpan,
+  threshold: number,
+  { night, heatedTo }: PlaceOffset,
+): ColdSpells {
+  // a night is as cold at the place as one this cold outdoors; where it is heated above that, none is
+  const outdoors = heatedTo !== null && heatedTo > threshold ? -Infinity : threshold - night;
   const firsts: number[] = [];
   const lasts: number[] = [];
   for (const nights of years) {
     let first = -1;
     let last = -1;
     for (let d = 0; d < nights.length; d++) {
-      if (nights[d] > threshold) continue;
+      if (nights[d] > outdoors) continue;
       if (d < MIDSUMMER) last = d;
       else {
         first = d;

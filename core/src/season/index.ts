@@ -5,6 +5,7 @@ export * from './day-length.ts';
 export * from './degree-days.ts';
 export * from './marker-rules.ts';
 export * from './markers.ts';
+export * from './site-years.ts';
 export * from './suited.ts';
 export { ordinarySeasons, seasonModel, type OrdinarySeasons, type SeasonModel } from './model.ts';
 export * from './observe.ts';

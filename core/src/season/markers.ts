@@ -3,8 +3,9 @@ import { quantile } from '../stats/index.ts';
 import { coldestMonth, type Climate } from './climate.ts';
 import type { ObservationKind } from './observe.ts';
 import { MARKER_RULES, MARKERS, type Fixed, type MarkerName } from './marker-rules.ts';
-import { NONE, readYear, type YearMarkers } from './read-year.ts';
-import { atPlace, simulate, type WeatherRun } from './weather.ts';
+import { CARRIED, NONE, readYear, type YearMarkers } from './read-year.ts';
+import { siteYears, type SiteYears } from './site-years.ts';
+import type { WeatherRun } from './weather.ts';
 
 /** Days as P10/P50/P90 of the years looked at; `p02` for frost, where one year in fifty is too often. */
 export interface MarkerDays {
@@ -31,9 +32,6 @@ export interface NoMarker {
   why: string;
 }
 export type Marker = MarkerDays | NoMarker;
-
-/** Days a run is carried past the season's last, so that no autumn is cut off at the edge of a year. */
-export const CARRIED = 75;
 
 const TOO_WARM = 'winters here are too warm to hold buds back';
 const ABSENT: Partial<Record<MarkerName, string>> = {
@@ -71,27 +69,22 @@ function summarise(name: MarkerName, years: YearMarkers[], span: SeasonSpan, kno
 
 export type SeasonMarkers = Record<MarkerName, Marker>;
 
-/**
- * Markers of one season at a place from `years` seeded weather years (default 200), each joined to the
- * `known` outdoor days where the record reaches into the season. Seeds are the same for every climate.
- */
-export function seasonMarkers(
-  c: Climate,
-  year: number,
-  known?: WeatherRun,
-  years = 200,
-  fixed: Fixed = {},
-): SeasonMarkers {
+/** Markers of one season at a place, from the drawn years of its site; `fixed`: days some of them were seen on. */
+export function markersFrom(c: Climate, site: SiteYears, year: number, fixed: Fixed = {}): SeasonMarkers {
   const span = seasonSpan(year, c.hemisphere);
-  const length = span.to - span.chillFrom + 1 + CARRIED;
-  const knownTo = known ? known.from + known.tmin.length - 1 : -Infinity;
-  const usable = known && known.from <= span.chillFrom && knownTo >= span.chillFrom ? known : undefined;
-  const draws = usable && knownTo >= span.to + CARRIED ? 1 : years;
+  const knownTo = site.reaches(year) ? site.knownTo : -Infinity;
+  // where the record holds all of it, one year is as good as many
+  const count = knownTo >= span.to + CARRIED ? 1 : site.count;
   const tooWarm = coldestMonth(c) > MARKER_RULES.tooWarm;
-  const read = Array.from({ length: draws }, (_, i) =>
-    readYear(c, span, atPlace(c, simulate(c, i + 1, span.chillFrom, length, usable)), fixed, i, tooWarm),
+  const read = Array.from({ length: count }, (_, luck) =>
+    readYear(c, span, site.run(year, luck), { fixed, luck, tooWarm }),
   );
-  return Object.fromEntries(
-    MARKERS.map((m) => [m, summarise(m, read, span, usable ? knownTo : -Infinity)]),
-  ) as SeasonMarkers;
+  return Object.fromEntries(MARKERS.map((m) => [m, summarise(m, read, span, knownTo)])) as SeasonMarkers;
 }
+
+/**
+ * Markers of one season at a place from 200 seeded weather years, each joined to the `known` outdoor days where the
+ * record reaches into the season. Seeds are the same for every climate.
+ */
+export const seasonMarkers = (c: Climate, year: number, known?: WeatherRun): SeasonMarkers =>
+  markersFrom(c, siteYears(c, known), year);

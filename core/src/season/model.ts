@@ -1,11 +1,13 @@
 import { placeInYear, seasonSpan, type Day } from '../calendar/index.ts';
 import { indoors, type Climate } from './climate.ts';
-import { coldSpells, NIGHTS, type ChanceDay, type ColdSpells } from './cold.ts';
+import { coldSpells, type ChanceDay, type ColdSpells } from './cold.ts';
 import { degreeDays } from './degree-days.ts';
+import { kept, kept2 } from './kept.ts';
 import type { Fixed } from './marker-rules.ts';
-import { seasonMarkers, type Marker, type SeasonMarkers } from './markers.ts';
+import { markersFrom, type Marker, type SeasonMarkers } from './markers.ts';
 import { outdoorsOf, outlookOf, type Outlook } from './outlook.ts';
-import { atPlace, simulate, type WeatherRun } from './weather.ts';
+import { siteYears, type SiteYears } from './site-years.ts';
+import { atPlace, type WeatherRun } from './weather.ts';
 
 /** What climate and record alone say of a place, worked out once and kept; sights are laid on top of it. */
 export interface SeasonModel {
@@ -18,30 +20,9 @@ export interface SeasonModel {
   outdoors: (day: Day) => Outlook;
 }
 
-/** Keeps what was worked out for each key. */
-export function kept<K, V>(make: (key: K) => V): (key: K) => V {
-  const have = new Map<K, V>();
-  return (key) => {
-    let value = have.get(key);
-    if (value === undefined) {
-      value = make(key);
-      have.set(key, value);
-    }
-    return value;
-  };
-}
-
-/** Keeps what was worked out for each pair of keys. */
-function kept2<K, L, V>(make: (a: K, b: L) => V): (a: K, b: L) => V {
-  const rows = kept((a: K) => kept((b: L) => make(a, b)));
-  return (a, b) => rows(a)(b);
-}
-
 export const moved = (m: Marker, by: number): Marker =>
   m.kind === 'days' ? { ...m, p02: m.p02 + by, p10: m.p10 + by, p50: m.p50 + by, p90: m.p90 + by } : m;
 
-/** Simulated years that cold nights are told from. */
-const COLD_YEARS = 1000;
 const laterBy = (d: ChanceDay, by: number): ChanceDay => ({
   p01: d.p01 + by,
   p02: d.p02 + by,
@@ -65,38 +46,17 @@ export interface OrdinarySeasons {
 /** The year that is drawn for all that no record reaches; one for all, so that it matters not which is asked for first. */
 const DRAWN = 2001;
 
-function drawYears(c: Climate, year: number, years: number, known?: WeatherRun): WeatherRun[] {
-  const span = seasonSpan(year, c.hemisphere);
-  const length = span.to - span.chillFrom + 1 + 190;
-  return Array.from({ length: years }, (_, i) =>
-    atPlace(c, simulate(c, i + 1, span.chillFrom, length, known)),
-  );
-}
+/** The drawn years of a season as the place feels them. */
+const atThePlace = (c: Climate, site: SiteYears, year: number): WeatherRun[] =>
+  Array.from({ length: site.count }, (_, luck) => atPlace(c, site.run(year, luck)));
 
-/** Nights of a season in a thousand simulated years: one year in fifty is told from more years than the rest. */
-function drawNights(c: Climate, year: number, known?: WeatherRun): Float32Array[] {
-  const span = seasonSpan(year, c.hemisphere);
-  const lead = span.from - span.chillFrom;
-  return Array.from({ length: COLD_YEARS }, (_, i) => {
-    const run = simulate(c, i + 1, span.chillFrom, lead + NIGHTS, known);
-    const nights = new Float32Array(run.tmin.length - lead);
-    // a plain loop: this is done for a thousand years of every place
-    for (let n = 0; n < nights.length; n++) {
-      const t = run.tmin[lead + n];
-      nights[n] = indoors(c.offset, t, t)[0];
-    }
-    return nights;
-  });
-}
-
-/** `years`: simulated years a marker rests on. Nothing is worked out before it is asked for. */
-export function ordinarySeasons(c: Climate, years = 200): OrdinarySeasons {
+/** `site`: the weather of a site without a record. Nothing is worked out before it is asked for. */
+export function ordinarySeasons(c: Climate, site: SiteYears = siteYears(c)): OrdinarySeasons {
   const drawn = seasonSpan(DRAWN, c.hemisphere);
   const by = (year: number): number => seasonSpan(year, c.hemisphere).from - drawn.from;
-  const once = kept((year: number) => seasonMarkers(c, year, undefined, years));
-  const runs = kept((year: number) => drawYears(c, year, years));
-  const nights = kept((year: number) => drawNights(c, year));
-  const spells = kept((threshold: number) => coldSpells(nights(DRAWN), drawn, threshold));
+  const once = kept((year: number) => markersFrom(c, site, year));
+  const runs = kept((year: number) => atThePlace(c, site, year));
+  const spells = kept((threshold: number) => coldSpells(site.nights(DRAWN), drawn, threshold, c.offset));
   return {
     markers: kept((year: number) => shifted(once(DRAWN), by(year))),
     years: kept((year: number) => runs(DRAWN).map((r) => ({ ...r, from: r.from + by(year) }))),
@@ -107,31 +67,32 @@ export function ordinarySeasons(c: Climate, years = 200): OrdinarySeasons {
   };
 }
 
-/**
- * `years`: simulated years a marker rests on. What the climate alone says may be handed in, as it was worked out for
- * another state of the record.
- */
+/** What was worked out for other places of the site, or for another state of the record. */
+export interface SharedSeasons {
+  /** the site's weather joined to the same record */
+  site?: SiteYears;
+  ordinary?: OrdinarySeasons;
+}
+
+/** What climate and record say of a place's seasons, worked out as it is asked for. */
 export function seasonModel(
   c: Climate,
   known?: WeatherRun,
-  years = 200,
-  ordinary: OrdinarySeasons = ordinarySeasons(c, years),
+  {
+    site = siteYears(c, known),
+    ordinary = ordinarySeasons(c, siteYears(c, undefined, site.count)),
+  }: SharedSeasons = {},
 ): SeasonModel {
-  const knownTo = known ? known.from + known.tmin.length - 1 : -Infinity;
-  const reaches = (year: number) => {
-    const { chillFrom } = seasonSpan(year, c.hemisphere);
-    return known !== undefined && known.from <= chillFrom && knownTo >= chillFrom;
-  };
+  const { reaches } = site;
   const markers = kept((key: string): SeasonMarkers => {
     const { year, fixed } = JSON.parse(key) as { year: number; fixed: Fixed };
     if (!reaches(year) && Object.keys(fixed).length === 0) return ordinary.markers(year);
-    return seasonMarkers(c, year, reaches(year) ? known : undefined, years, fixed);
+    return markersFrom(c, site, year, fixed);
   });
-  const drawn = kept((year: number) => drawYears(c, year, years, known));
-  const nightsOf = kept((year: number) => drawNights(c, year, known));
+  const drawn = kept((year: number) => atThePlace(c, site, year));
   const cold = kept2((threshold: number, year: number): ColdSpells =>
     reaches(year)
-      ? coldSpells(nightsOf(year), seasonSpan(year, c.hemisphere), threshold)
+      ? coldSpells(site.nights(year), seasonSpan(year, c.hemisphere), threshold, c.offset)
       : ordinary.coldBelow(threshold, year),
   );
 

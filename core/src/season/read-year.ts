@@ -1,6 +1,6 @@
 import { dayOf, yearOf, type SeasonSpan } from '../calendar/index.ts';
 import { random } from '../random/index.ts';
-import type { Climate } from './climate.ts';
+import { indoors, type Climate } from './climate.ts';
 import { dayLength } from './day-length.ts';
 import { degreeDays } from './degree-days.ts';
 import {
@@ -14,6 +14,8 @@ import {
 import type { WeatherRun } from './weather.ts';
 
 export const NONE = -1;
+/** Days a year is read past the season's last, so that no autumn is cut off at its edge. */
+export const CARRIED = 75;
 const MIDSUMMER = 171;
 const YEAR = 365;
 const LATE_SUMMER = 225;
@@ -81,22 +83,27 @@ class Buds {
   }
 }
 
-/**
- * Walks one year's weather at the place, carried past its last day so that autumn is not cut off.
- * `luck` numbers the simulated year; `tooWarm`: winters hold no buds back and bring down no leaves.
- */
+/** What a year is read with besides its weather. */
+interface Reading {
+  /** days some markers were seen on */
+  fixed: Fixed;
+  /** numbers the drawn year: what differs between years besides the weather */
+  luck: number;
+  /** winters hold no buds back and bring down no leaves */
+  tooWarm: boolean;
+}
+
+/** Walks one year of the site's weather as the place feels it. */
 export function readYear(
   c: Climate,
   span: SeasonSpan,
   run: WeatherRun,
-  fixed: Fixed,
-  luck: number,
-  tooWarm: boolean,
+  { fixed, luck, tooWarm }: Reading,
 ): YearMarkers {
   const R = MARKER_RULES;
   const days = Object.fromEntries(MARKERS.map((m) => [m, NONE])) as Record<MarkerName, number>;
   const lead = span.from - span.chillFrom;
-  const n = run.tmin.length;
+  const n = Math.min(run.tmin.length, span.to - span.chillFrom + 1 + CARRIED);
   const hours = hoursOf(c, span, n - lead);
   const wet = wetSeasonDay(c, span);
   const byLight =
@@ -128,8 +135,7 @@ export function readYear(
   );
 
   for (let i = 0; i < n; i++) {
-    const lo = run.tmin[i];
-    const hi = run.tmax[i];
+    const [lo, hi] = indoors(c.offset, run.tmin[i], run.tmax[i]);
     const mean = (lo + hi) / 2;
     const d = i - lead;
     if (mean < R.chillBase && d < MIDSUMMER) chill++;

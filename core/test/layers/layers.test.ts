@@ -23,7 +23,7 @@ import {
 import { climateOf, seasonBook, type Site } from '@gonimos/core/season';
 import { maritime, warmer } from '../sites.ts';
 
-const book = (site: Site) => seasonBook(climateOf(site), undefined, { years: 200 });
+const book = (site: Site) => seasonBook(climateOf(site));
 /** Cool summers and late springs at 52° N; invented normals. */
 const north: Site = {
   ...maritime,

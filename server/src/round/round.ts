@@ -1,10 +1,9 @@
-import type { Round } from '@gonimos/contract/round';
+import type { DueToday, Round } from '@gonimos/contract/round';
 import { addDays } from '@gonimos/core/calendar';
 import { kitFor } from '@gonimos/core/round';
 import type { Sql } from '../db/index.ts';
 import { readFittings } from '../fittings/store.ts';
 import { readNursery, todayAt } from '../nursery/store.ts';
-import { readReadings } from '../station/store.ts';
 import { readWarnings } from '../station/warnings.ts';
 import { readSheltered } from '../shelter/store.ts';
 import { readStartsDue } from '../starts/goals.ts';
@@ -18,6 +17,13 @@ const CLOSING = 10;
 const MOST_COMING = 30;
 const MOST_FITTINGS = 12;
 
+/** How many steps are open: every page tells it, and none needs the whole round for that. */
+export async function readDueToday(sql: Sql): Promise<DueToday> {
+  const today = todayAt(await readNursery(sql));
+  const { open } = await countOpen(sql, today, today);
+  return { open };
+}
+
 /** What is due today, `most` steps of it, what is coming, what to have ready and what to watch. */
 export async function readRound(sql: Sql, watches: readonly Watch[], most: number): Promise<Round> {
   const today = todayAt(await readNursery(sql));
@@ -28,7 +34,6 @@ export async function readRound(sql: Sql, watches: readonly Watch[], most: numbe
   const coming = { ahead: true, until: addDays(today, AHEAD), most: MOST_COMING };
   const soon = await readOpenSteps(sql, today, coming);
   const fittings = await readFittings(sql);
-  const readings = await readReadings(sql, today);
   const shelves = await readStock(sql, today);
   return {
     today,
@@ -42,7 +47,7 @@ export async function readRound(sql: Sql, watches: readonly Watch[], most: numbe
     closingBy,
     soon,
     ready: kitFor(due.map((s) => ({ ...s, plants: s.live || s.pending }))),
-    warnings: await readWarnings(sql, today, readings.at(-1) ?? null),
+    warnings: await readWarnings(sql, today),
     short: shelves.flatMap(({ container, wanted, have, arrives }) =>
       have !== null && wanted > have ? [{ container, wanted, have, arrives }] : [],
     ),

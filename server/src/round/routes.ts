@@ -7,7 +7,7 @@ import { readRoute } from '../http/reading.ts';
 import { route } from '../http/route.ts';
 import { listPeople, unitsOf } from '../people/store.ts';
 import type { Watch } from '../watch/watch.ts';
-import { readRound } from './round.ts';
+import { readDueToday, readRound } from './round.ts';
 import { readBenchSheet } from './sheet.ts';
 
 export const roundRoutes =
@@ -19,6 +19,13 @@ export const roundRoutes =
       summary: 'What is due today, what is coming, what to have ready and what to watch',
       query: object({ most: number().integer().min(1).max(1000).default(60) }),
       read: (sql, { query }) => readRound(sql, watches, query.most),
+    });
+
+    readRoute(app, {
+      url: '/round/open',
+      role: 'helper',
+      summary: 'How many steps are open today',
+      read: readDueToday,
     });
 
     route(app, {

@@ -3,9 +3,12 @@ import {
   ordinarySeasons,
   seasonBook,
   seasonModel,
+  siteYears,
+  type Climate,
   type OrdinarySeasons,
   type SeasonBook,
   type SeasonModel,
+  type SiteYears,
   type WeatherRun,
 } from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
@@ -17,6 +20,7 @@ const MOST = 60;
 const kept = new Map<string, SeasonBook>();
 const models = new Map<string, SeasonModel>();
 const ordinary = new Map<string, OrdinarySeasons>();
+const skies = new Map<string, SiteYears>();
 let weather: { key: string; run: WeatherRun | null } | null = null;
 
 function keep<T>(all: Map<string, T>, key: string, make: () => T): T {
@@ -29,11 +33,19 @@ function keep<T>(all: Map<string, T>, key: string, make: () => T): T {
   return one;
 }
 
+const offsetKey = ({ offset }: Climate) => `${offset.night} ${offset.day} ${offset.heatedTo}`;
+
+/** The books of a nursery's places, and the weather record they are joined to. */
+export interface Seasons {
+  books: Map<string, SeasonBook>;
+  run: WeatherRun | null;
+}
+
 /**
  * The season book of every place, by place id. Books are worked out once for each state of site, place,
  * weather record and observations, and kept in this process; nothing in them is state of its own.
  */
-export async function seasonBooks(sql: Sql): Promise<Map<string, SeasonBook>> {
+export async function readSeasons(sql: Sql): Promise<Seasons> {
   const nursery = await readNursery(sql);
   const { latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom } = nursery;
   const weatherOf = JSON.stringify([latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom]);
@@ -41,24 +53,29 @@ export async function seasonBooks(sql: Sql): Promise<Map<string, SeasonBook>> {
   if (weather?.key !== key) weather = { key, run: await readWeather(sql) };
   const seen = await readObservations(sql);
   const all = seen.map((o) => o.id).join();
-  const site = siteOf(nursery);
-  const run = weather.run ?? undefined;
-  const outside = keep(kept, `${key} outside`, () => seasonBook(climateOf(site), run));
+  const known = weather.run ?? undefined;
+  const open = climateOf(siteOf(nursery));
+  // the open air is drawn once for all places; without a record it outlives the day
+  const bare = keep(skies, weatherOf, () => siteYears(open));
+  const sky = keep(skies, key, () => siteYears(open, known));
+  const ordinaryOf = (climate: Climate) =>
+    keep(ordinary, `${weatherOf} ${offsetKey(climate)}`, () => ordinarySeasons(climate, bare));
+  const modelOf = (climate: Climate) =>
+    keep(models, `${key} ${offsetKey(climate)}`, () =>
+      seasonModel(climate, known, { site: sky, ordinary: ordinaryOf(climate) }),
+    );
+  const outside = keep(kept, `${key} outside`, () => seasonBook(open, known, { model: modelOf(open) }));
   const books = new Map<string, SeasonBook>();
   for (const place of await listClimates(sql)) {
     // what was seen changes the book of a place, but not the weather years under it
-    const climate = climateOf(site, place);
-    const offset = `${place.night} ${place.day} ${place.heatedTo}`;
-    const own = `${key} ${offset}`;
-    // what the climate alone says outlives the day's record
-    const plain = keep(ordinary, `${weatherOf} ${offset}`, () => ordinarySeasons(climate));
-    const model = keep(models, own, () => seasonModel(climate, run, undefined, plain));
-    books.set(
-      place.id,
-      keep(kept, `${own} ${place.id} ${all}`, () =>
-        seasonBook(climate, run, { outside, model, seen: asSeenFrom(seen, place.id) }),
-      ),
+    const climate = climateOf(siteOf(nursery), place);
+    const book = keep(kept, `${key} ${offsetKey(climate)} ${place.id} ${all}`, () =>
+      seasonBook(climate, known, { outside, model: modelOf(climate), seen: asSeenFrom(seen, place.id) }),
     );
+    books.set(place.id, book);
   }
-  return books;
+  return { books, run: weather.run };
 }
+
+export const seasonBooks = async (sql: Sql): Promise<Map<string, SeasonBook>> =>
+  (await readSeasons(sql)).books;

@@ -2,7 +2,6 @@ import type { SeasonOfPlace } from '@gonimos/contract/season';
 import { toDay, toIso } from '@gonimos/core/calendar';
 import {
   atPlace,
-  climateOf,
   dayLength,
   degreeDays,
   frostClass,
@@ -15,10 +14,9 @@ import {
 } from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
-import { readNursery, readPlace, siteOf, todayAt } from '../nursery/store.ts';
+import { readNursery, todayAt } from '../nursery/store.ts';
 import { readObservations } from './observations.ts';
-import { seasonBooks } from './books.ts';
-import { readWeather, recordEnd } from './store.ts';
+import { readSeasons } from './books.ts';
 
 const RECENT_DAYS = 21;
 const YEARS_SHOWN = 5;
@@ -54,62 +52,91 @@ function sumsOf(
   return warm.length === 0 ? null : { year, from: toIso(from), degreeDays: warm, chill: cold };
 }
 
-/** Everything the season engine knows of a place's year. */
-export async function readSeason(sql: Sql, placeId: string, asked?: number): Promise<SeasonOfPlace> {
-  const nursery = await readNursery(sql);
-  const place = await readPlace(sql, placeId);
-  const book = (await seasonBooks(sql)).get(placeId);
-  if (!book) throw notFound('place');
-  const today = todayAt(nursery);
-  const now = toDay(today);
-  const year = asked ?? book.seasonOf(now);
-  const { from, to } = book.span(year);
-  const climate = climateOf(siteOf(nursery), place);
+type Day = SeasonOfPlace['record'][number];
+
+/** Days of a run between two days, as far as it has them. */
+function daysOf(run: WeatherRun | null, first: number, last: number): Day[] {
+  const days: Day[] = [];
+  if (!run) return days;
+  const end = Math.min(last, run.from + run.tmin.length - 1);
+  for (let d = Math.max(first, run.from); d <= end; d++)
+    days.push({
+      day: toIso(d),
+      tmin: Math.round(run.tmin[d - run.from] * 10) / 10,
+      tmax: Math.round(run.tmax[d - run.from] * 10) / 10,
+    });
+  return days;
+}
+
+/** What an ordinary year of the place is like, week by week, and what one day in ten is below or above. */
+function ordinaryYear({ climate }: SeasonBook, from: number, to: number) {
   const weekly: SeasonOfPlace['weekly'] = [];
   const band: SeasonOfPlace['band'] = [];
   for (let day = from; day <= to; day += 7) {
     const [tmin, tmax] = normalOn(climate, day);
     const sd = placeSpread(climate, day);
-    weekly.push({ day: toIso(day), tmin, tmax, dayLength: dayLength(nursery.latitude, day) });
+    weekly.push({ day: toIso(day), tmin, tmax, dayLength: dayLength(climate.latitude, day) });
     band.push({ day: toIso(day), low: tmin - Z10 * sd, high: tmax + Z10 * sd });
   }
-  const run = await readWeather(sql);
-  const here = run && atPlace(climate, run);
-  const day = (r: WeatherRun, d: number) => ({
-    day: toIso(d),
-    tmin: Math.round(r.tmin[d - r.from] * 10) / 10,
-    tmax: Math.round(r.tmax[d - r.from] * 10) / 10,
-  });
-  const days = (r: WeatherRun | null, a: number, b: number) => {
-    const out = [];
-    if (r)
-      for (let d = Math.max(a, r.from); d <= Math.min(b, r.from + r.tmin.length - 1); d++)
-        out.push(day(r, d));
-    return out;
-  };
+  return { weekly, band };
+}
+
+function frostOf(book: SeasonBook, year: number): SeasonOfPlace['frost'] {
   const cold = book.coldBelow(0, year);
+  const { name, coldest } = frostClass(book, year);
+  return { class: name, coldest, first: written(cold.first), last: written(cold.last) };
+}
+
+type Told = Omit<SeasonOfPlace, 'placeId' | 'seen'>;
+
+/** All that book and record say of a year on a day. */
+function tell(book: SeasonBook, run: WeatherRun | null, year: number, now: number): Told {
+  const { from, to } = book.span(year);
+  const here = run && atPlace(book.climate, run);
   return {
-    placeId,
     year,
     from: toIso(from),
     to: toIso(to),
-    today,
+    today: toIso(now),
     markers: book.season(year),
-    recordTo: await recordEnd(sql),
-    weekly,
-    band,
-    record: days(here, from, Math.min(to, now)),
+    recordTo: run && toIso(run.from + run.tmin.length - 1),
+    ...ordinaryYear(book, from, to),
+    record: daysOf(here, from, Math.min(to, now)),
     sums: run
       ? Array.from({ length: YEARS_SHOWN }, (_, i) =>
           sumsOf(book, run, year - i, i === 0 ? now : Infinity),
         ).filter((s) => s !== null)
       : [],
     ahead: Array.from({ length: AHEAD }, (_, i) => ({ day: toIso(now + i), ...book.outlook(now + i) })),
-    frost: (() => {
-      const { name, coldest } = frostClass(book, year);
-      return { class: name, coldest, first: written(cold.first), last: written(cold.last) };
-    })(),
-    seen: (await readObservations(sql)).filter((o) => o.season === year && o.placeId === placeId),
-    recent: days(run, now - RECENT_DAYS + 1, now),
+    frost: frostOf(book, year),
+    recent: daysOf(run, now - RECENT_DAYS + 1, now),
   };
+}
+
+/** Years of a book that are kept as they were told. */
+const MOST_TOLD = 8;
+/** What was told of a book, by year and day: every page of the interface asks for it. */
+const told = new WeakMap<SeasonBook, Map<string, Told>>();
+
+function toldOf(book: SeasonBook, run: WeatherRun | null, year: number, now: number): Told {
+  const own = told.get(book) ?? new Map<string, Told>();
+  told.set(book, own);
+  const key = `${year} ${now}`;
+  let one = own.get(key);
+  if (!one) {
+    if (own.size >= MOST_TOLD) own.clear();
+    own.set(key, (one = tell(book, run, year, now)));
+  }
+  return one;
+}
+
+/** Everything the season engine knows of a place's year. */
+export async function readSeason(sql: Sql, placeId: string, asked?: number): Promise<SeasonOfPlace> {
+  const today = toDay(todayAt(await readNursery(sql)));
+  const { books, run } = await readSeasons(sql);
+  const book = books.get(placeId);
+  if (!book) throw notFound('place');
+  const year = asked ?? book.seasonOf(today);
+  const seen = (await readObservations(sql)).filter((o) => o.season === year && o.placeId === placeId);
+  return { placeId, ...toldOf(book, run, year, today), seen };
 }

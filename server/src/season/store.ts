@@ -3,11 +3,6 @@ import type { WeatherRun } from '@gonimos/core/season';
 import type { Sql } from '../db/index.ts';
 import { asColumns } from '../db/names.ts';
 
-export async function recordEnd(sql: Sql): Promise<string | null> {
-  const row = await sql('weather_day').max<{ max: string | null }[]>('onDate as max').first();
-  return row?.max ?? null;
-}
-
 /** The outdoor weather record up to its end, back to the last gap; null when there is none. */
 export async function readWeather(sql: Sql): Promise<WeatherRun | null> {
   const rows: { onDate: string; tmin: number; tmax: number }[] = await sql('weather_day').orderBy('onDate');

@@ -1,11 +1,12 @@
 import { toDay } from '@gonimos/core/calendar';
 import { container } from '@gonimos/core/containers';
 import { operations } from '@gonimos/core/operations';
-import { warningsFor, type Exposed, type Reading, type Warning } from '@gonimos/core/station';
+import { warningsFor, type Exposed, type Warning } from '@gonimos/core/station';
 import { taxon } from '@gonimos/core/taxa';
 import type { Sql } from '../db/index.ts';
 import { readSheltered } from '../shelter/store.ts';
 import { seasonBooks } from '../season/books.ts';
+import { readReadings } from './store.ts';
 
 const FRESH_DAYS = 35;
 const PER_TRAY: Record<string, number> = { 'cell-105': 105, 'cell-60': 60 };
@@ -29,8 +30,8 @@ interface Row {
   guarded: string | null;
 }
 
-/** Frost by place with what to bring in, heat and wind, from the forecast of every place and the station. */
-export async function readWarnings(sql: Sql, today: string, latest: Reading | null): Promise<Warning[]> {
+/** Frost by place with what to bring in, heat and wind, from the forecast of every place and the station's last reading. */
+export async function readWarnings(sql: Sql, today: string): Promise<Warning[]> {
   const guards = operations().filter((o) => o.guard);
   const lately = sql('course_step as s')
     .where('s.status', 'done')
@@ -80,5 +81,6 @@ export async function readWarnings(sql: Sql, today: string, latest: Reading | nu
     };
   });
   const first = books.values().next().value;
+  const latest = (await readReadings(sql, today)).at(-1) ?? null;
   return first ? warningsFor(exposed, first.outside, toDay(today), latest) : [];
 }

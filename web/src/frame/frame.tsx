@@ -9,7 +9,7 @@ import { PlaceOptions } from '../nursery/place-options';
 import { Today } from '../common/today';
 import { useNursery, usePlaces, useToday } from '../nursery/queries';
 import { useSession } from '../people/session';
-import { useRound } from '../round/queries';
+import { useDueToday } from '../round/queries';
 import { usePlaceChoice } from '../season/place-choice';
 import { useSeason } from '../season/queries';
 import { nextMarker, Ribbon, ThinRibbon } from '../season/ribbon';
@@ -57,7 +57,7 @@ const QUIET = 'btn btn-ghost btn-sm min-h-8 gap-1.5 px-2';
 /** Name, ways and the place at the top of every page of a desk; the strip of the year under them. */
 function Head({ onFind, onMe }: { onFind: () => void; onMe: () => void }) {
   const nursery = useNursery().data;
-  const due = useRound().data?.open;
+  const due = useDueToday().data?.open;
   const name = useSession().data?.person?.name ?? '';
   return (
     <div className="hidden items-end gap-3 lg:flex">
@@ -111,7 +111,7 @@ function Year() {
 }
 
 function Bar({ onAll }: { onAll: () => void }) {
-  const due = useRound().data?.open;
+  const due = useDueToday().data?.open;
   const cell = 'grid min-h-14 place-items-center content-center gap-0.5 text-sm';
   return (
     <nav

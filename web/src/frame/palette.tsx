@@ -41,7 +41,9 @@ export function Palette({ onClose }: { onClose: () => void }) {
   const [typed, setTyped] = useState('');
   const all = useMemo(() => [...DEEDS, ...(cohorts ?? []).map(ofCohort)], [cohorts]);
   const items = useMemo(() => narrowed(all, typed).slice(0, MOST), [all, typed]);
-  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    dialog.current?.showModal();
+  }, []);
   const choose = (found: Found) => {
     onClose();
     void go(found.go);

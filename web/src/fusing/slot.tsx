@@ -80,7 +80,9 @@ export function StemSlot({ name, cohorts, first, onChange, onOut }: Props) {
       }
     : null;
   const told = JSON.stringify(slot);
-  useEffect(() => onChange(JSON.parse(told) as Slot | null), [told, onChange]);
+  useEffect(() => {
+    onChange(JSON.parse(told) as Slot | null);
+  }, [told, onChange]);
   return (
     <fieldset className="grid grid-cols-2 gap-3 border-t border-base-300 pt-3 sm:grid-cols-[1.2fr_1.2fr_1fr_1fr_1fr_auto]">
       <legend className="pr-3 font-semibold">Stem {name}</legend>

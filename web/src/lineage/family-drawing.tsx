@@ -31,7 +31,10 @@ export function FamilyDrawing({ of, family }: { of: string; family: Lineage['fam
   const room = useRef<HTMLDivElement>(null);
   const own = x(at.get(of)!.generation) + NODE.w / 2;
   // on a narrow screen the cohort one came for is in sight, not its oldest forebear
-  useEffect(() => room.current?.scrollTo({ left: own - room.current.clientWidth / 2 }), [own]);
+  useEffect(() => {
+    // newer browsers answer with a promise, which must not be taken for what clears up afterwards
+    room.current?.scrollTo({ left: own - room.current.clientWidth / 2 });
+  }, [own]);
   return (
     <div
       ref={room}

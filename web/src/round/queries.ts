@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import type { Round } from '@gonimos/contract/round';
+import type { DueToday, Round } from '@gonimos/contract/round';
 import { getHeld } from '../common/api';
 
 /** Steps shown at first; more are asked for by hand. */
@@ -11,3 +11,7 @@ export const useRound = (most = FIRST_STEPS) =>
     queryFn: () => getHeld<Round>(`/round?most=${most}`),
     placeholderData: keepPreviousData,
   });
+
+/** How many steps are open, as the frame tells it on every page. */
+export const useDueToday = () =>
+  useQuery({ queryKey: ['round', 'open'], queryFn: () => getHeld<DueToday>('/round/open') });

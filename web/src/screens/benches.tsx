@@ -13,7 +13,7 @@ import { Loading } from '../common/loading';
 import { area, far } from '../common/units';
 import { climateWords } from '../nursery/climate';
 import { usePlaces, useToday } from '../nursery/queries';
-import { useRound } from '../round/queries';
+import { useWarnings } from '../station/queries';
 import { useMoveCohort, useRoom } from '../beds/queries';
 import { BenchView } from '../beds/bench-view';
 import { FULL, monthName, Months } from '../beds/months';
@@ -135,7 +135,7 @@ function Move({ cohort, from, beds, to, onTo, onDone, today }: MoveProps) {
 
 /** Cohorts that a frost warning asks to be carried in. */
 function useFrosted(): ReadonlySet<string> {
-  const warnings = useRound().data?.warnings ?? [];
+  const warnings = useWarnings().data ?? [];
   return new Set(warnings.filter((w) => w.kind === 'frost' && w.carried).flatMap((w) => w.cohortIds));
 }
 
