@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { BedRoom } from '@gonimos/contract/beds';
 import { here } from './here.ts';
 import { ask, carry } from './page.ts';
-import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
+import { atRest, HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 describe('the benches', () => {
   const at = here();
@@ -52,6 +52,7 @@ describe('the benches', () => {
     const frame = (await benchOf('Cold frame').boundingBox())!;
     const from = { x: pots.x + 8, y: pots.y + 8 };
     const to = { x: frame.x + frame.width * 0.8, y: frame.y + frame.height / 2 };
+    await atRest(page);
     const { tasks } = await traced(at.browser, page, () => carry(page, from, to));
     const move = page.getByRole('region', { name: 'Move FM-32' });
     await move.getByText(/Cold frame would be \d+ % full/).waitFor();

@@ -4,7 +4,7 @@ import type { FittingLine } from '@gonimos/contract/fittings';
 import type { RootBench } from '@gonimos/contract/root-records';
 import { here } from './here.ts';
 import { ask, carry, find, sheet } from './page.ts';
-import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
+import { atRest, HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 const SLATE = { width: 820, height: 1180 };
 
@@ -201,6 +201,7 @@ describe('the root bench', () => {
     await sheet(page).getByRole('button', { name: 'Add 24 roots' }).click();
     const spot = await onPlan(page);
     const [from, to] = [spot(12, 0.5), spot(70, 0.8)];
+    await atRest(page);
     const { tasks } = await traced(at.browser, page, () => carry(page, from, to));
     // a root made thicker is a new question
     for (let i = 0; i < 5; i++) {

@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { find } from './page.ts';
 
 /** A screen or sheet: how it is reached from the one before it, and what stands there once it is drawn. */
 export interface Screen {
@@ -22,18 +23,13 @@ const press = (button: string | RegExp) => async (page: Page) => {
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: button }).first().click();
 };
-const cohort = (code: string, tab?: string) => async (page: Page) => {
-  await at('/cohorts')(page);
-  await page.getByRole('link', { name: code }).click();
-  if (tab) await page.getByRole('link', { name: tab }).click();
-};
-/** A page of a cohort that no tab leads to. */
-const of = (code: string, part: string) => async (page: Page) => {
-  await at('/cohorts')(page);
-  await page.getByRole('link', { name: code }).click();
-  await page.waitForURL(/\/cohorts\/[0-9a-f-]{36}/);
-  await at(`${new URL(page.url()).pathname}/${part}`)(page);
-};
+/** A page of a cohort. */
+const cohort =
+  (code: string, part = '') =>
+  async (page: Page) => {
+    const { id } = await find(page, code);
+    await at(`/cohorts/${id}${part}`)(page);
+  };
 const tab = (name: string) => async (page: Page) => {
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name }).click();
@@ -59,13 +55,13 @@ export const SCREENS: readonly Screen[] = [
   },
   { name: 'ledger', ready: 'Alive after', reach: tab('Ledger') },
   { name: 'notes', ready: 'Count emergence', reach: tab('Notes') },
-  { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', 'Sowing'), picture: 'tray' },
-  { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', 'Roots'), picture: 'root-bench' },
+  { name: 'tray', ready: 'Coolbear', reach: cohort('OJ-37', '/trays'), picture: 'tray' },
+  { name: 'roots', ready: 'left as they are', reach: cohort('FM-30', '/roots'), picture: 'root-bench' },
   { name: 'stem', ready: 'Where to cut', reach: tab('Stem'), picture: 'stem' },
-  { name: 'bends', ready: 'No. 12', reach: of('JC-33', 'bends') },
-  { name: 'set together', ready: 'In the middle', reach: of('TC-36', 'fuse') },
-  { name: 'trunk', ready: 'Base caliper', reach: of('FM-30', 'trunk') },
-  { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', 'Lineage') },
+  { name: 'bends', ready: 'No. 12', reach: cohort('JC-33', '/bends') },
+  { name: 'set together', ready: 'In the middle', reach: cohort('TC-36', '/fuse') },
+  { name: 'trunk', ready: 'Base caliper', reach: cohort('FM-30', '/trunk') },
+  { name: 'lineage', ready: 'generations', reach: cohort('OP-36-07', '/lineage') },
   { name: 'benches', ready: 'more than fits', reach: at('/benches'), picture: 'benches' },
   { name: 'mixes', ready: 'In the bins', reach: at('/shed'), picture: 'shed' },
   { name: 'own mix', ready: 'Drain test', reach: press('Your own from it') },

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { StemBench } from '@gonimos/contract/stem-records';
 import { here } from './here.ts';
 import { ask, find, sheet } from './page.ts';
-import { HELD_UP, longest, longestInWords, traced } from './tasks.ts';
+import { atRest, HELD_UP, longest, longestInWords, traced } from './tasks.ts';
 
 describe('the stem', () => {
   const at = here();
@@ -215,6 +215,7 @@ describe('the stem', () => {
       const box = await page.getByRole('button', { name: `p${i} branch`, exact: true }).boundingBox();
       spots.push({ x: box!.x + box!.width / 2, y: box!.y + box!.height / 2 });
     }
+    await atRest(page);
     const { tasks } = await traced(at.browser, page, async () => {
       for (const { x, y } of spots) await page.mouse.click(x, y);
     });

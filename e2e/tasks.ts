@@ -1,4 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
+import { settled } from './screens.ts';
 
 /** A task of the page's main thread, drawing among them, ms. */
 export interface Task {
@@ -42,6 +43,12 @@ export async function traced<T>(
   await browser.startTracing(page, { categories: ['toplevel'] });
   const value = await act();
   return { value, tasks: tasksOf(await browser.stopTracing()) };
+}
+
+/** Waits until all a page asked for is there and drawn: what it takes to open is measured by itself. */
+export async function atRest(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await settled(page);
 }
 
 /** The longest by what a task is measured in. */
