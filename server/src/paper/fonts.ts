@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { create, type Font } from 'fontkit';
 import type { Face, Ruler } from '@gonimos/core/paper';
+import { unpackWoff } from './unpack.ts';
 
 /** A font file with what it can draw. */
 export interface Cut {
@@ -19,7 +20,7 @@ const FONT = dirname(require.resolve('@fontsource/atkinson-hyperlegible-next/pac
 function cutsOf(face: Face): Cut[] {
   return ['latin', 'latin-ext'].map((letters) => {
     const name = `atkinson-hyperlegible-next-${letters}-${WEIGHT[face]}-normal`;
-    const file = readFileSync(join(FONT, 'files', `${name}.woff`));
+    const file = unpackWoff(readFileSync(join(FONT, 'files', `${name}.woff`)));
     return { name, file, font: create(file) as Font };
   });
 }
