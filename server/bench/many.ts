@@ -27,6 +27,7 @@ async function modelsOf(db: Db) {
       pending: _p,
       emerged: _e,
       growing: _g,
+      programmeDigest: _d,
       ...kept
     } = await sure(db('cohort').where({ id }).first());
     models.push({

@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import { strFromU8, unzipSync } from 'fflate';
 import sharp from 'sharp';
 import { fold } from '@gonimos/core/ledger';
+import { operation } from '@gonimos/core/operations';
+import { editOfOperation } from '@gonimos/core/library';
 import { migrate, openDatabase } from '../src/db/index.ts';
 import { readBack } from '../src/everything/read-back.ts';
 import { readEntries } from '../src/ledger/store.ts';
@@ -31,6 +33,9 @@ describe('everything out, and back', () => {
         thumb: pixel,
         personId: (await b.db('person').first('id'))!.id,
       });
+      // a kind of work of one's own goes along; its table comes before that of people
+      const edit = { ...editOfOperation(operation('wire')), minutes: 21 };
+      await must(owner.post('/own-operations', { id: id(), ownId: 'wire', like: 'wire', basedOn: 0, edit }));
       const answer = await owner.send('GET', '/api/everything.zip');
       expect([answer.statusCode, answer.headers['content-type']]).to.deep.equal([200, 'application/zip']);
       const files = unzipSync(answer.rawPayload);

@@ -45,7 +45,7 @@ describe('ledger in the database', () => {
     const template = (await b.db('cohort').first())!;
     const blank = async (unit: string) => {
       const own = id();
-      const { live: _l, pending: _p, emerged: _e, growing: _g, ...kept } = template;
+      const { live: _l, pending: _p, emerged: _e, growing: _g, programmeDigest: _d, ...kept } = template;
       const row = { ...kept, id: own, code: own.slice(0, 12), placeId: place, method: unit };
       await b.db('cohort').insert({ ...row, programme: JSON.stringify(kept.programme) });
       return own;

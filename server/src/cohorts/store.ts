@@ -200,7 +200,15 @@ export async function copyCohort(
   const parent = await sql('cohort').where({ id: from }).first();
   if (!parent) throw notFound('cohort');
   const last = await sql('record').where({ cohortId: from }).max({ seq: 'seq' }).first();
-  const { live: _l, pending: _p, emerged: _e, growing: _g, createdAt: _c, ...kept } = parent;
+  const {
+    live: _l,
+    pending: _p,
+    emerged: _e,
+    growing: _g,
+    programmeDigest: _d,
+    createdAt: _c,
+    ...kept
+  } = parent;
   await sql('cohort').insert({
     ...kept,
     id: copy.id,

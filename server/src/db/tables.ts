@@ -50,6 +50,8 @@ export interface CohortRow {
   container: string;
   programmeId: string;
   programme: Programme;
+  /** of its text, kept by the database */
+  programmeDigest: string | null;
   startedSaid: string;
   startedFrom: string;
   startedTo: string;

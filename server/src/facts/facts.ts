@@ -25,18 +25,25 @@ export interface StepMap {
   keys: Record<string, string>;
 }
 
-/** Programmes that were read, by their text: thousands of cohorts follow the same few. */
+/** Programmes that were read, by their digest: thousands of cohorts follow the same few. */
 const programmes = new Map<string, Programme>();
 const MOST_PROGRAMMES = 500;
 
-function programmeFrom(text: string): Programme {
-  let programme = programmes.get(text);
-  if (!programme) {
-    if (programmes.size >= MOST_PROGRAMMES) programmes.clear();
-    programme = JSON.parse(text) as Programme;
-    programmes.set(text, programme);
+/** The programmes that these cohorts follow, by their digest; only those not known yet are read. */
+async function programmesOf(
+  sql: Sql,
+  cohorts: readonly { id: string; programmeDigest: string }[],
+): Promise<ReadonlyMap<string, Programme>> {
+  const follows = new Map(cohorts.map((c) => [c.programmeDigest, c.id]));
+  const unknown = [...follows].filter(([digest]) => !programmes.has(digest)).map(([, id]) => id);
+  if (unknown.length > 0) {
+    if (programmes.size + unknown.length > MOST_PROGRAMMES) programmes.clear();
+    const read: { programmeDigest: string; programme: Programme }[] = await sql('cohort')
+      .whereIn('id', unknown)
+      .select('programmeDigest', 'programme');
+    for (const r of read) programmes.set(r.programmeDigest, r.programme);
   }
-  return programme;
+  return programmes;
 }
 
 interface CohortRow {
@@ -305,12 +312,13 @@ export async function readFacts(sql: Sql, ids?: string[]): Promise<CohortFacts[]
       'c.programmeId',
       'c.programmeVersion',
       'c.taxonMaybe',
-      sql.raw('c.programme::text AS programme'),
+      'c.programmeDigest',
     );
   if (ids) query.whereIn('c.id', ids);
   else query.where('c.growing', true);
-  const rows = (await query) as (Omit<CohortRow, 'programme'> & { programme: string })[];
-  const cohorts: CohortRow[] = rows.map((r) => ({ ...r, programme: programmeFrom(r.programme) }));
+  const rows = (await query) as (Omit<CohortRow, 'programme'> & { programmeDigest: string })[];
+  const known = await programmesOf(sql, rows);
+  const cohorts: CohortRow[] = rows.map((r) => ({ ...r, programme: known.get(r.programmeDigest)! }));
   if (ids && cohorts.length < ids.length) throw notFound('cohort');
   const records = await withHistory(sql, cohorts);
   return cohorts.map((c) => factsOf(c, records.get(c.id) ?? []));

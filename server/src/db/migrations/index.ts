@@ -27,6 +27,8 @@ import * as stepWants from './026-step-wants.ts';
 import * as drawingChanged from './027-drawing-changed.ts';
 import * as joined from './028-joined.ts';
 import * as eaten from './029-eaten.ts';
+import * as lightPlans from './030-light-plans.ts';
+import * as anyOrderAgain from './031-any-order-again.ts';
 
 /** Every migration in order. Forward only: mend with a new one. */
 export const MIGRATIONS = [
@@ -59,4 +61,6 @@ export const MIGRATIONS = [
   { name: '027-drawing-changed', ...drawingChanged },
   { name: '028-joined', ...joined },
   { name: '029-eaten', ...eaten },
+  { name: '030-light-plans', ...lightPlans },
+  { name: '031-any-order-again', ...anyOrderAgain },
 ];
