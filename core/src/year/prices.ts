@@ -1,11 +1,18 @@
 import { endOf, laterOf, optionOf, weekOf, type LoadRow, type Node } from './model.ts';
-import { OVERLOAD_COST, QUARTERS, type YearProblem } from './problem.ts';
+import { OVERLOAD_COST, overloadOf, QUARTERS, type YearProblem } from './problem.ts';
 
 /**
  * Week prices: the overload of each week is replaced by a price a minute, which falls apart into one small
  * problem for each tree of steps, solved exactly from the leaves up. Its value is a proven lower bound on
  * the objective for any prices u, v ≥ 0 with u + v ≤ 10 (Lagrangian relaxation; Geoffrion 1974, from
  * memory); prices are raised where weeks are overfull (projected subgradient with Polyak's step).
+ *
+ * What a step has too much of even in an empty week it has in every plan that puts it there: it is charged in full, and
+ * only what fits beside it is priced. Without that, prices would let a step of thirty hours lie in parts over seven
+ * weeks, and prove next to nothing of a year that holds one. Let a step bring a minutes, s of them skilled, to a week
+ * that can give A and S ≤ A; alone it has e = max(0, a − A, s − S) too many. Then the overload of any steps together is
+ * at least Σe + max(0, Σ(a − e) − A, Σ min(s, S) − S): where one has e = a − A, its a − e fills the week, and all other
+ * work is over; where every e is s − S, so is all other skilled work.
  */
 export class Prices {
   readonly all: Float64Array;
@@ -17,6 +24,8 @@ export class Prices {
   /** least value of a step from a week on, and the option that has it */
   private readonly least: Float64Array;
   private readonly leastAt: Int32Array;
+  /** Minutes each week can give, and of them such as want practice: never more than all of them. */
+  private readonly room: { all: readonly number[]; skilled: readonly number[] };
   private scale = 1;
   private stale = 0;
 
@@ -25,6 +34,8 @@ export class Prices {
     private readonly nodes: Node[],
     private readonly order: number[],
   ) {
+    const { all, skilled } = p.capacity;
+    this.room = { all, skilled: skilled.map((minutes, w) => Math.min(minutes, all[w])) };
     this.all = new Float64Array(p.weeks);
     this.skilled = new Float64Array(p.weeks);
     this.choice = new Int32Array(nodes.length);
@@ -37,11 +48,23 @@ export class Prices {
     this.leastAt = new Int32Array(at);
   }
 
+  /** Minutes a step has too much of in a week that is empty but for it. */
+  private alone(r: LoadRow, w: number): number {
+    const { all, skilled } = this.room;
+    return overloadOf(r.all, r.skilled, all[w], skilled[w]);
+  }
+
   private price(rows: LoadRow[], week: number): number {
+    const { skilled } = this.room;
     let sum = 0;
     for (const r of rows) {
       const w = week + r.offset;
-      if (w < this.p.weeks) sum += this.all[w] * r.all + this.skilled[w] * r.skilled;
+      if (w >= this.p.weeks) continue;
+      const over = this.alone(r, w);
+      sum +=
+        OVERLOAD_COST * over +
+        this.all[w] * (r.all - over) +
+        this.skilled[w] * Math.min(r.skilled, skilled[w]);
     }
     return sum;
   }
@@ -79,7 +102,7 @@ export class Prices {
       if (n.parent < 0) total += this.least[s];
     }
     for (let w = 0; w < p.weeks; w++)
-      total -= this.all[w] * p.capacity.all[w] + this.skilled[w] * p.capacity.skilled[w];
+      total -= this.all[w] * this.room.all[w] + this.skilled[w] * this.room.skilled[w];
     this.choose();
     if (total > this.bound + 1e-9) {
       this.bound = total;
@@ -122,15 +145,16 @@ export class Prices {
     nodes.forEach((n, i) => {
       const week = weekOf(this.choice[i]);
       for (const r of n.parts[laterOf(this.choice[i])]) {
-        if (week + r.offset >= p.weeks) continue;
-        all[week + r.offset] += r.all;
-        skilled[week + r.offset] += r.skilled;
+        const w = week + r.offset;
+        if (w >= p.weeks) continue;
+        all[w] += r.all - this.alone(r, w);
+        skilled[w] += Math.min(r.skilled, this.room.skilled[w]);
       }
     });
     let norm = 0;
     for (let w = 0; w < p.weeks; w++) {
-      all[w] -= p.capacity.all[w];
-      skilled[w] -= p.capacity.skilled[w];
+      all[w] -= this.room.all[w];
+      skilled[w] -= this.room.skilled[w];
       norm += all[w] ** 2 + skilled[w] ** 2;
     }
     if (norm < 1e-9) return;

@@ -1,12 +1,10 @@
 import { plural } from '@gonimos/core/words';
 import { Link } from 'react-router';
-import type { WeekLoad } from '@gonimos/core/year';
+import { OVERLOAD_COST, type WeekLoad } from '@gonimos/core/year';
 import { AfterPaint } from '../common/after-paint';
 import { duration, shortDate } from '../common/dates';
 import type { Levelled } from './worker';
 import type { ShortLine, YearHead, YearView } from './view';
-
-const percent = (x: number) => (x < 0.001 ? 'under 0.1 %' : `${(x * 100).toFixed(1)} %`);
 
 /** Why a step does not fit, in a grower's words. */
 export function lackWords(
@@ -79,15 +77,14 @@ export function Verdict({ year, load, short, levelled }: Props) {
   );
 }
 
-/** How far a levelled plan can be from the best there is. */
+/** How far a levelled plan can be from the best there is, in time that a better one could spare. */
 function Proof({ cost, bound }: Levelled) {
-  const gap = cost > 0 ? (cost - bound) / cost : 0;
+  const spared = (cost - bound) / OVERLOAD_COST;
   return (
     <p className="soft text-sm">
-      {gap < 0.001
-        ? 'Proved the best there is, to a thousandth of its cost'
-        : `No plan can beat it by more than ${percent(gap)} of its cost, proved by week prices`}
-      : 10 for a minute too many, 1 to 4 for each week away from the best, squared.
+      Proved: no plan is better by {spared < 1 ? 'even a minute' : `more than ${duration(spared)}`} of work
+      too many, or by weeks nearer to the best that weigh as much: {OVERLOAD_COST} for a minute, 1 to 4 for
+      each week away, squared.
     </p>
   );
 }
