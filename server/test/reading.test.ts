@@ -6,6 +6,8 @@ import { bench, id, workshop, type Bench, type Visitor } from './harness.ts';
 /** Answers that cost much, as the screens ask for them. */
 const ASKED = [
   '/round?most=40',
+  '/round/open',
+  '/warnings',
   '/year?weeks=52',
   '/beds',
   '/beds/room',
@@ -99,5 +101,13 @@ describe('answers that have not changed', () => {
     await wall.commit();
     expect(await reading).to.deep.equal(before);
     expect((await shortOf()).length).to.be.above(before.length);
+  });
+
+  it('what every page tells of the day is what the round says of it', async () => {
+    const round = await v.get<Round>('/round?most=1');
+    expect(round.open).to.be.above(5);
+    expect(await v.get('/round/open')).to.deep.equal({ open: round.open });
+    expect(round.warnings.length).to.be.above(0);
+    expect(await v.get('/warnings')).to.deep.equal(round.warnings);
   });
 });

@@ -240,6 +240,18 @@ describe('year: levelling', () => {
     expect(shortfalls({ ...none, steps: [one] }, plan)).to.deep.equal([
       { id: 'a', week: 1, minutes: 90, windowLost: true, lacks: 'hours' },
     ]);
+    // work anybody can do, and in the same week aftercare that wants practice nobody has: the week is told all the same
+    const cared = { ...one, minutes: 20, trail: [{ weeks: 0, minutes: 40, skilled: true }] };
+    const after = new Leveller({ ...none, steps: [cared] }).first();
+    expect(after.overload).to.equal(40);
+    expect(shortfalls({ ...none, steps: [cared] }, after)).to.deep.equal([
+      { id: 'a', week: 1, minutes: 60, windowLost: true, lacks: 'practice' },
+    ]);
+    // and so it is when only the aftercare falls into the full week
+    const next = { ...cared, trail: [{ weeks: 2, minutes: 40, skilled: true }] };
+    expect(
+      shortfalls({ ...none, steps: [next] }, new Leveller({ ...none, steps: [next] }).first()),
+    ).to.deep.equal([{ id: 'a', week: 3, minutes: 40, windowLost: true, lacks: 'practice' }]);
     const wide = { ...one, to: 3, minutes: 50 };
     const two = { ...none, steps: [wide, { ...wide, id: 'b' }] };
     expect(new Leveller(two).first().overload, 'two fit into two weeks').to.equal(0);
