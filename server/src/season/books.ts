@@ -16,20 +16,34 @@ import { listClimates, readNursery, siteOf } from '../nursery/store.ts';
 import { asSeenFrom, readObservations } from './observations.ts';
 import { readWeather, recordState } from './store.ts';
 
-const MOST = 60;
-const kept = new Map<string, SeasonBook>();
-const models = new Map<string, SeasonModel>();
-const ordinary = new Map<string, OrdinarySeasons>();
-const skies = new Map<string, SiteYears>();
-let weather: { key: string; run: WeatherRun | null } | null = null;
+/** States of the record that are kept: today's, and what others still read while a new one is being written. */
+const MOST_STATES = 4;
+/** Books of one state: of its places, and of them anew with whatever was seen meanwhile. */
+const MOST_BOOKS = 500;
+/** Sites whose ordinary years are kept. */
+const MOST_SITES = 3;
 
-function keep<T>(all: Map<string, T>, key: string, make: () => T): T {
-  let one = all.get(key);
-  if (!one) {
-    one = make();
-    all.set(key, one);
-    if (all.size > MOST) all.delete(all.keys().next().value!);
-  }
+/** What a site is like without a record, by what its places make of it; it outlives the day. */
+interface SiteState {
+  sky: SiteYears;
+  ordinary: Map<string, OrdinarySeasons>;
+}
+/** What site and record together say; the open air is drawn once for all places. */
+interface RecordState {
+  run: WeatherRun | null;
+  sky: SiteYears;
+  models: Map<string, SeasonModel>;
+  books: Map<string, SeasonBook>;
+}
+const sites = new Map<string, SiteState>();
+const records = new Map<string, RecordState>();
+
+/** What is kept under a key, or made and kept: as many as allowed, those asked for last. */
+function keep<T>(all: Map<string, T>, most: number, key: string, make: () => T): T {
+  const one = all.get(key) ?? make();
+  all.delete(key);
+  all.set(key, one);
+  if (all.size > most) all.delete(all.keys().next().value!);
   return one;
 }
 
@@ -50,31 +64,35 @@ export async function readSeasons(sql: Sql): Promise<Seasons> {
   const { latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom } = nursery;
   const weatherOf = JSON.stringify([latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom]);
   const key = `${nursery.id} ${weatherOf} ${await recordState(sql)}`;
-  if (weather?.key !== key) weather = { key, run: await readWeather(sql) };
+  const open = climateOf(siteOf(nursery));
+  const site = keep(sites, MOST_SITES, weatherOf, () => ({ sky: siteYears(open), ordinary: new Map() }));
+  const run = records.has(key) ? records.get(key)!.run : await readWeather(sql);
+  const known = run ?? undefined;
+  const { sky, models, books } = keep(records, MOST_STATES, key, () => ({
+    run,
+    sky: siteYears(open, known),
+    models: new Map(),
+    books: new Map(),
+  }));
   const seen = await readObservations(sql);
   const all = seen.map((o) => o.id).join();
-  const known = weather.run ?? undefined;
-  const open = climateOf(siteOf(nursery));
-  // the open air is drawn once for all places; without a record it outlives the day
-  const bare = keep(skies, weatherOf, () => siteYears(open));
-  const sky = keep(skies, key, () => siteYears(open, known));
   const ordinaryOf = (climate: Climate) =>
-    keep(ordinary, `${weatherOf} ${offsetKey(climate)}`, () => ordinarySeasons(climate, bare));
+    keep(site.ordinary, MOST_BOOKS, offsetKey(climate), () => ordinarySeasons(climate, site.sky));
   const modelOf = (climate: Climate) =>
-    keep(models, `${key} ${offsetKey(climate)}`, () =>
+    keep(models, MOST_BOOKS, offsetKey(climate), () =>
       seasonModel(climate, known, { site: sky, ordinary: ordinaryOf(climate) }),
     );
-  const outside = keep(kept, `${key} outside`, () => seasonBook(open, known, { model: modelOf(open) }));
-  const books = new Map<string, SeasonBook>();
+  const outside = keep(books, MOST_BOOKS, 'outside', () => seasonBook(open, known, { model: modelOf(open) }));
+  const byPlace = new Map<string, SeasonBook>();
   for (const place of await listClimates(sql)) {
     // what was seen changes the book of a place, but not the weather years under it
     const climate = climateOf(siteOf(nursery), place);
-    const book = keep(kept, `${key} ${offsetKey(climate)} ${place.id} ${all}`, () =>
+    const book = keep(books, MOST_BOOKS, `${offsetKey(climate)} ${place.id} ${all}`, () =>
       seasonBook(climate, known, { outside, model: modelOf(climate), seen: asSeenFrom(seen, place.id) }),
     );
-    books.set(place.id, book);
+    byPlace.set(place.id, book);
   }
-  return { books, run: weather.run };
+  return { books: byPlace, run };
 }
 
 export const seasonBooks = async (sql: Sql): Promise<Map<string, SeasonBook>> =>
