@@ -50,7 +50,6 @@ export interface CohortRow {
   container: string;
   programmeId: string;
   programme: Programme;
-  /** of its text, kept by the database */
   programmeDigest: string | null;
   startedSaid: string;
   startedFrom: string;

@@ -65,10 +65,13 @@ export async function readSeasons(sql: Sql): Promise<Seasons> {
   const weatherOf = JSON.stringify([latitude, tmin, tmax, spreadWinter, spreadSummer, wetFrom]);
   const key = `${nursery.id} ${weatherOf} ${await recordState(sql)}`;
   const open = climateOf(siteOf(nursery));
-  const site = keep(sites, MOST_SITES, weatherOf, () => ({ sky: siteYears(open), ordinary: new Map() }));
+  const site = keep(sites, MOST_SITES, weatherOf, (): SiteState => ({
+    sky: siteYears(open),
+    ordinary: new Map(),
+  }));
   const run = records.has(key) ? records.get(key)!.run : await readWeather(sql);
   const known = run ?? undefined;
-  const { sky, models, books } = keep(records, MOST_STATES, key, () => ({
+  const { sky, models, books } = keep(records, MOST_STATES, key, (): RecordState => ({
     run,
     sky: siteYears(open, known),
     models: new Map(),
