@@ -1,5 +1,5 @@
 import { Snowflake } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { BedRoom, RoomCohort } from '@gonimos/contract/beds';
 import { areaOf, footprintOf } from '@gonimos/core/beds';
@@ -135,8 +135,11 @@ function Move({ cohort, from, beds, to, onTo, onDone, today }: MoveProps) {
 
 /** Cohorts that a frost warning asks to be carried in. */
 function useFrosted(): ReadonlySet<string> {
-  const warnings = useWarnings().data ?? [];
-  return new Set(warnings.filter((w) => w.kind === 'frost' && w.carried).flatMap((w) => w.cohortIds));
+  const { data } = useWarnings();
+  return useMemo(() => {
+    const warnings = data ?? [];
+    return new Set(warnings.filter((w) => w.kind === 'frost' && w.carried).flatMap((w) => w.cohortIds));
+  }, [data]);
 }
 
 /** Cohorts of a bench that are listed at first. */
