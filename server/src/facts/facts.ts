@@ -9,6 +9,7 @@ import { LIGHTENED } from '@gonimos/core/visits';
 import { groupBy } from '@gonimos/core/group';
 import type { Sql } from '../db/index.ts';
 import { notFound } from '../http/problem.ts';
+import { programmesOf } from './programmes.ts';
 
 export interface CohortFacts extends CourseFacts {
   id: string;
@@ -23,27 +24,6 @@ export interface CohortFacts extends CourseFacts {
 export interface StepMap {
   upTo: number;
   keys: Record<string, string>;
-}
-
-/** Programmes that were read, by their digest: thousands of cohorts follow the same few. */
-const programmes = new Map<string, Programme>();
-const MOST_PROGRAMMES = 500;
-
-/** The programmes that these cohorts follow, by their digest; only those not known yet are read. */
-async function programmesOf(
-  sql: Sql,
-  cohorts: readonly { id: string; programmeDigest: string }[],
-): Promise<ReadonlyMap<string, Programme>> {
-  const follows = new Map(cohorts.map((c) => [c.programmeDigest, c.id]));
-  const unknown = [...follows].filter(([digest]) => !programmes.has(digest)).map(([, id]) => id);
-  if (unknown.length > 0) {
-    if (programmes.size + unknown.length > MOST_PROGRAMMES) programmes.clear();
-    const read: { programmeDigest: string; programme: Programme }[] = await sql('cohort')
-      .whereIn('id', unknown)
-      .select('programmeDigest', 'programme');
-    for (const r of read) programmes.set(r.programmeDigest, r.programme);
-  }
-  return programmes;
 }
 
 interface CohortRow {
