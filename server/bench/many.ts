@@ -5,6 +5,7 @@ import { sure } from '../src/db/sure.ts';
 import { loadDemo } from '../src/demo/nursery.ts';
 import { houseOf } from '../src/house.ts';
 import { freshDatabase } from '../test/harness.ts';
+import { asGiven } from '../src/cohorts/store.ts';
 
 export const COHORTS = 5000;
 const ENTRIES = 50;
@@ -22,14 +23,7 @@ async function modelsOf(db: Db) {
   );
   const models = [];
   for (const { id, key } of rows) {
-    const {
-      live: _l,
-      pending: _p,
-      emerged: _e,
-      growing: _g,
-      programmeDigest: _d,
-      ...kept
-    } = await sure(db('cohort').where({ id }).first());
+    const kept = asGiven(await sure(db('cohort').where({ id }).first()));
     models.push({
       ...kept,
       standsAt: key,

@@ -5,10 +5,17 @@ import { fieldEmergence, fold, viability } from '@gonimos/core/ledger';
 import type { Programme } from '@gonimos/core/programmes';
 import { readFacts } from '../facts/facts.ts';
 import type { Sql } from '../db/index.ts';
+import type { CohortRow as KeptCohort } from '../db/tables.ts';
 import { heldColumn, joinHeld } from '../visits/held.ts';
 import { insertIdentity } from '../lineage/identity.ts';
 import { conflict, notFound } from '../http/problem.ts';
 import { readEntries } from '../ledger/store.ts';
+
+/** A cohort as far as it is given; the database itself counts and works out the rest. */
+export function asGiven(cohort: KeptCohort) {
+  const { live: _l, pending: _p, emerged: _e, growing: _g, programmeDigest: _d, ...given } = cohort;
+  return given;
+}
 
 const ROW = {
   id: 'c.id',
@@ -200,15 +207,7 @@ export async function copyCohort(
   const parent = await sql('cohort').where({ id: from }).first();
   if (!parent) throw notFound('cohort');
   const last = await sql('record').where({ cohortId: from }).max({ seq: 'seq' }).first();
-  const {
-    live: _l,
-    pending: _p,
-    emerged: _e,
-    growing: _g,
-    programmeDigest: _d,
-    createdAt: _c,
-    ...kept
-  } = parent;
+  const { createdAt: _, ...kept } = asGiven(parent);
   await sql('cohort').insert({
     ...kept,
     id: copy.id,
