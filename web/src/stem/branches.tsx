@@ -97,7 +97,7 @@ export const Branches = memo(function Branches({ record, finished, vigour, cutAt
   const none = now.length + later.length === 0;
   if (none && cutAt === null) return null;
   return (
-    <section aria-label="Branches" className="grid gap-3">
+    <section aria-label="Branches" className="when-near grid gap-3">
       <h3 className="text-lg">Branches</h3>
       {!none && (
         <p className="soft">

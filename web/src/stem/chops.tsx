@@ -157,7 +157,7 @@ const SHOWN = 4;
 export function Chops({ plan, sprouts, cutAt, onCut, ...bend }: Props) {
   const { base, band } = plan;
   return (
-    <section aria-label="Where to cut">
+    <section aria-label="Where to cut" className="when-near">
       <h3 className="text-lg">Where to cut</h3>
       <p className="soft">
         The first cut belongs between {length(band.from)} and {length(band.to)}: a third to two thirds of the

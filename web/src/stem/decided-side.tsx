@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { taxon } from '@gonimos/core/taxa';
 import { Keep } from '../drawings/keep';
 import { Chops } from './chops';
@@ -9,7 +9,7 @@ import { wireOn } from './sheet';
 import { Since } from './since';
 import { StanceFields } from './stance';
 import { StemFields, Wanted } from './stem-fields';
-import type { OnBench } from './use-bench';
+import type { OnBench, OnWork } from './use-bench';
 
 /** Keeping the drawing, and recording the work it was made for. */
 function KeepStem({ cohort, bench, today, b }: OnBench) {
@@ -24,7 +24,7 @@ function KeepStem({ cohort, bench, today, b }: OnBench) {
             type="button"
             className="btn btn-outline"
             onClick={() =>
-              setRecording(recordingOf(bench, b.drawing, kept.id, putsOf(b.wired, b.bands), today))
+              setRecording(recordingOf(bench, b.drawing, kept.id, putsOf(b.work.wired, b.work.bands), today))
             }
           >
             Record ‘{bench.step.title}’
@@ -39,9 +39,9 @@ function KeepStem({ cohort, bench, today, b }: OnBench) {
 }
 
 /** Where it may be cut, once it is said what it is to become. */
-function Cuts({ cohort, bench, b }: OnBench) {
-  const { record, decided } = b.drawing;
-  if (!b.plan)
+const Cuts = memo(function Cuts({ cohort, bench, work }: OnWork) {
+  const { record, decided, plan, act } = work;
+  if (!plan)
     return (
       <p className="soft">
         Say how high the finished tree is to be, and where it may be cut is worked out: at what can lead, with
@@ -50,41 +50,51 @@ function Cuts({ cohort, bench, b }: OnBench) {
     );
   return (
     <Chops
-      plan={b.plan}
+      plan={plan}
       sprouts={bench.sprouts}
       cutAt={decided.cutAt ?? null}
-      onCut={(cutAt) => b.act({ do: 'decide', decided: { cutAt } })}
+      onCut={(cutAt) => act({ do: 'decide', decided: { cutAt } })}
       record={record}
       group={taxon(cohort.taxonId).group}
       wired={new Set(decided.wires.flatMap((w) => [w.part, w.with]))}
       onBend={(part) =>
-        b.act({
+        act({
           do: 'decide',
           decided: { wires: [...decided.wires, wireOn({ part: part.id, moves: 'up' })] },
         })
       }
     />
   );
-}
+});
+
+/** How it leans and where it stands, in figures. */
+const Stands = memo(function Stands({ stance, act }: Pick<OnWork['work'], 'stance' | 'act'>) {
+  return (
+    <StanceFields
+      stance={stance}
+      onChange={(lean, place) => act({ do: 'decide', decided: { lean, ...place } })}
+    />
+  );
+});
 
 /** What is told and decided in figures: the stem, the part in hand, what it is to become, how it stands, its cuts. */
 export function DecidedSide(p: OnBench) {
-  const { bench, today, b } = p;
-  const { drawing, act, chosen } = b;
+  const { cohort, bench, today, b } = p;
+  const { drawing, act, chosen, work } = b;
   const { record, turned } = drawing;
   return (
     <div className="grid content-start gap-5">
       <KeepStem {...p} />
-      {b.faults.map((f) => (
+      {work.faults.map((f) => (
         <p key={f.field} role="alert" className="font-semibold text-error">
           {f.field} {f.text}
         </p>
       ))}
       {b.before && <Since now={record} before={b.before} today={today} />}
-      <StemFields key={`stem ${turned}`} drawing={drawing} act={act} />
+      <StemFields key={`stem ${turned}`} record={record} act={act} />
       {chosen && (
         <PartFields
-          key={`${chosen.id} ${turned}`}
+          key={`part ${turned}`}
           part={chosen}
           record={record}
           ring={bench.start.ring}
@@ -92,13 +102,9 @@ export function DecidedSide(p: OnBench) {
           act={act}
         />
       )}
-      <Wanted key={`wanted ${turned}`} drawing={drawing} way={bench.way} act={act} />
-      <StanceFields
-        key={`stands ${turned}`}
-        stance={b.stance}
-        onChange={(lean, place) => act({ do: 'decide', decided: { lean, ...place } })}
-      />
-      <Cuts {...p} />
+      <Wanted key={`wanted ${turned}`} decided={drawing.decided} way={bench.way} act={act} />
+      <Stands key={`stands ${turned}`} stance={work.stance} act={act} />
+      <Cuts cohort={cohort} bench={bench} today={today} work={work} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
-import { useCallback } from 'react';
+import { memo, useCallback } from 'react';
 import { Link } from 'react-router';
 import { UPRIGHT } from '@gonimos/core/stance';
+import type { StemPart } from '@gonimos/core/stem';
 import { shortDate } from '../common/dates';
 import { inUnits } from '../common/units';
 import { Dates } from '../drawings/keep';
@@ -11,7 +12,7 @@ import { Fronts } from './fronts';
 import { Sacrifices } from './sacrifices';
 import { DecidedElsewhere } from './stance';
 import { Surface } from './surface';
-import type { OnBench } from './use-bench';
+import type { OnBench, OnWork } from './use-bench';
 import { Wires } from './wires';
 
 /** What else a stem can be worked out for, what was left, and how it was decided to stand at its roots. */
@@ -43,7 +44,7 @@ function Above({ bench, today, b }: OnBench) {
       <DecidedElsewhere
         stances={bench.stances}
         label={at.label}
-        own={b.stance}
+        own={b.work.stance}
         today={today}
         onTake={({ front, tilt, towards, aside, behind }) =>
           act({
@@ -58,63 +59,78 @@ function Above({ bench, today, b }: OnBench) {
 }
 
 /** Sides that may be its front: one is taken, others are left open. */
-function StemFronts({ bench, b }: OnBench) {
-  const { record, decided } = b.drawing;
+const StemFronts = memo(function StemFronts({ bench, work }: OnWork) {
+  const { record, decided, roots, stance, act } = work;
   const without = (front: number) => decided.fronts.filter((f) => f !== front);
   return (
     <Fronts
       stem={record}
       finished={decided.finished ?? record.height}
-      roots={b.roots}
-      stance={b.stance}
+      roots={roots}
+      stance={stance}
       pot={bench.container}
       open={decided.fronts}
       onFront={(front) =>
-        b.act({
+        act({
           do: 'stand',
           record: { ...record, front },
           decided: { lean: decided.lean ?? UPRIGHT, fronts: without(front) },
         })
       }
       onOpen={(front, on) =>
-        b.act({ do: 'decide', decided: { fronts: on ? [...without(front), front] : without(front) } })
+        act({ do: 'decide', decided: { fronts: on ? [...without(front), front] : without(front) } })
       }
     />
   );
-}
+});
 
 /** Wire on it, and what goes around its base. */
-function StemWires({ cohort, bench, today, b }: OnBench) {
-  const { record, decided } = b.drawing;
+const StemWires = memo(function StemWires({
+  cohort,
+  bench,
+  today,
+  work,
+  chosen,
+}: OnWork & { chosen: StemPart | undefined }) {
+  const { record, decided, wired, bands, act } = work;
   return (
     <Wires
       record={record}
       wires={decided.wires}
-      laid={b.wired.laid}
-      bites={b.wired.bites}
+      laid={wired.laid}
+      bites={wired.bites}
       plants={cohort.live}
-      chosen={b.chosen}
+      chosen={chosen}
       held={bench.held}
-      bands={b.bands}
+      bands={bands}
       today={today}
-      onWires={(wires) => b.act({ do: 'decide', decided: { wires } })}
+      onWires={(wires) => act({ do: 'decide', decided: { wires } })}
     >
       <BandLines
         record={record}
-        laid={b.bands}
+        laid={bands}
         today={today}
-        onBands={(bands) => b.act({ do: 'decide', decided: { bands } })}
+        onBands={(to) => act({ do: 'decide', decided: { bands: to } })}
       />
     </Wires>
   );
-}
+});
+
+/** Shoots left to grow for the trunk’s sake. */
+const StemSacrifices = memo(function StemSacrifices({ looks, act }: Pick<OnWork['work'], 'looks' | 'act'>) {
+  if (looks.length === 0) return null;
+  return (
+    <Sacrifices looks={looks} onWire={(part, azimuth) => act({ do: 'part', part: { ...part, azimuth } })} />
+  );
+});
 
 /** The stem as it is drawn, and what stands on it: fronts, branches, wire, sacrifices. */
 export function DrawnSide(p: OnBench) {
   const { cohort, bench, today, b } = p;
-  const { drawing, act } = b;
+  const { drawing, act, work } = b;
   const { record, decided } = drawing;
-  const sound = b.faults.length === 0;
+  const sound = work.faults.length === 0;
+  const on = { cohort, bench, today, work };
   const choose = useCallback((id: string) => act({ do: 'choose', id }), [act]);
   return (
     <div className="grid content-start gap-4">
@@ -122,9 +138,9 @@ export function DrawnSide(p: OnBench) {
       <Surface
         cohort={cohort}
         drawing={drawing}
-        plan={b.plan}
-        laid={b.wired.laid}
-        bands={b.bands}
+        plan={work.plan}
+        laid={work.wired.laid}
+        bands={work.bands}
         act={act}
         today={today}
       />
@@ -136,7 +152,7 @@ export function DrawnSide(p: OnBench) {
           onChoose={choose}
         />
       )}
-      {sound && (record.parts.length > 1 || b.roots) && <StemFronts {...p} />}
+      {sound && (record.parts.length > 1 || work.roots) && <StemFronts {...on} />}
       {sound && decided.finished && (
         <Branches
           record={record}
@@ -146,13 +162,8 @@ export function DrawnSide(p: OnBench) {
           act={act}
         />
       )}
-      {sound && <StemWires {...p} />}
-      {b.looks.length > 0 && (
-        <Sacrifices
-          looks={b.looks}
-          onWire={(part, azimuth) => act({ do: 'part', part: { ...part, azimuth } })}
-        />
-      )}
+      {sound && <StemWires {...on} chosen={b.chosen} />}
+      <StemSacrifices looks={work.looks} act={act} />
     </div>
   );
 }

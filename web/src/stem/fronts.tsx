@@ -87,7 +87,7 @@ export function Fronts(p: Props) {
   );
   const isOpen = (front: number) => open.some((o) => sideBetween(o, front) < ONE);
   return (
-    <section aria-label="Fronts" className="grid gap-2">
+    <section aria-label="Fronts" className="when-near grid gap-2">
       <h3 className="text-lg">Fronts</h3>
       <p className="soft">
         {stem && roots

@@ -61,6 +61,7 @@ function SacrificeFields({ part, today, change }: SomeProps & { today: string })
     <>
       <Field label="Let go since">
         <DayInput
+          key={part.id}
           value={part.since ?? ''}
           max={today}
           onChange={(since) => isIsoDate(since) && change({ since })}

@@ -132,7 +132,7 @@ function Look({ look, n, onWire }: { look: SacrificeLook; n: number; onWire: OnW
 /** Shoots left to grow for the trunk’s sake, in the order they come off. */
 export function Sacrifices({ looks, onWire }: { looks: readonly SacrificeLook[]; onWire: OnWire }) {
   return (
-    <section aria-label="Sacrifices">
+    <section aria-label="Sacrifices" className="when-near">
       <h3 className="text-lg">Sacrifices, in turns</h3>
       <p className="soft">
         In middling weather, the plant as it stands now. Off while bark still hides the scar and callus shuts

@@ -1,10 +1,18 @@
-import { STEM_PARTS, STYLES, type ChopWay, type StemPartKind, type StyleId } from '@gonimos/core/stem';
+import { memo } from 'react';
+import {
+  STEM_PARTS,
+  STYLES,
+  type ChopWay,
+  type StemPartKind,
+  type StemRecord,
+  type StyleId,
+} from '@gonimos/core/stem';
 import { Field } from '../common/field';
 import { MeasureInput } from '../common/measure-input';
 import { NumberInput } from '../common/number-input';
 import { unit } from '../common/units';
 import { UndoRedo } from '../drawings/undo';
-import type { Act, Drawing } from './sheet';
+import type { Act, Decided, Drawing } from './sheet';
 
 const WAY_WORDS: Record<ChopWay, string> = {
   staged: 'staged: half first, the rest a season later',
@@ -14,8 +22,13 @@ const WAY_WORDS: Record<ChopWay, string> = {
 };
 
 /** Figures of the whole stem. */
-export function StemFields({ drawing, act }: { drawing: Drawing; act: (a: Act) => void }) {
-  const { record } = drawing;
+export const StemFields = memo(function StemFields({
+  record,
+  act,
+}: {
+  record: StemRecord;
+  act: (a: Act) => void;
+}) {
   const set = (more: Partial<typeof record>) => act({ do: 'record', record: { ...record, ...more } });
   return (
     <div className="grid grid-cols-3 gap-3">
@@ -41,11 +54,18 @@ export function StemFields({ drawing, act }: { drawing: Drawing; act: (a: Act) =
       </Field>
     </div>
   );
-}
+});
 
 /** What it is to become. */
-export function Wanted({ drawing, way, act }: { drawing: Drawing; way: ChopWay; act: (a: Act) => void }) {
-  const { decided } = drawing;
+export const Wanted = memo(function Wanted({
+  decided,
+  way,
+  act,
+}: {
+  decided: Decided;
+  way: ChopWay;
+  act: (a: Act) => void;
+}) {
   const decide = (more: Partial<typeof decided>) => act({ do: 'decide', decided: more });
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -85,7 +105,7 @@ export function Wanted({ drawing, way, act }: { drawing: Drawing; way: ChopWay; 
       </Field>
     </div>
   );
-}
+});
 
 interface ToolsProps {
   drawing: Drawing;

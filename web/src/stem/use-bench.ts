@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useReducer } from 'react';
+import { useDeferredValue, useMemo, useReducer, type Dispatch } from 'react';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import { NOTHING_DECIDED } from '@gonimos/contract/stem-decided';
 import type { StemBench, StemRecordRow } from '@gonimos/contract/stem-records';
@@ -7,7 +7,7 @@ import { chopPlan, sacrificesOf, stemFaults } from '@gonimos/core/stem';
 import { taxon } from '@gonimos/core/taxa';
 import { useDrawn, useFirst } from '../drawings/use-drawn';
 import type { RootsDrawn } from './front-view';
-import { draw, drawingOf, emptyStem, type Sheet } from './sheet';
+import { draw, drawingOf, emptyStem, type Act, type Sheet } from './sheet';
 import { stanceOf } from './stance';
 import { useBands, useWires } from './use-wires';
 
@@ -44,6 +44,23 @@ function usePlans(cohort: Cohort, bench: StemBench, label: string, { record, dec
   }, [asked, cohort.taxonId, bench, label]);
 }
 
+/**
+ * All that is worked out of a drawing. The same for as long as nothing is drawn or decided, also while one part after
+ * another is taken in hand: what is shown of it is then left as it stands.
+ */
+function useWork(cohort: Cohort, bench: StemBench, label: string, sheet: Sheet, act: Dispatch<Act>) {
+  const { record, decided } = sheet;
+  const plans = usePlans(cohort, bench, label, sheet);
+  const stance = useMemo(() => stanceOf(record.front, decided), [record.front, decided]);
+  const roots = useMemo(() => rootsOf(bench, label), [bench, label]);
+  const wired = useWires(cohort.id, record, decided.wires);
+  const bands = useBands(cohort.id, record, decided.bands);
+  return useMemo(
+    () => ({ record, decided, ...plans, stance, roots, wired, bands, act }),
+    [record, decided, plans, stance, roots, wired, bands, act],
+  );
+}
+
 /** What lies on the bench, and all that is worked out of it. */
 export function useBench(cohort: Cohort, bench: StemBench) {
   const key = `stem ${cohort.id}`;
@@ -61,12 +78,8 @@ export function useBench(cohort: Cohort, bench: StemBench) {
     at,
     drawing,
     act,
-    ...usePlans(cohort, bench, label, drawing),
-    stance: useMemo(() => stanceOf(record.front, decided), [record.front, decided]),
-    roots: useMemo(() => rootsOf(bench, label), [bench, label]),
+    work: useWork(cohort, bench, label, drawing, act),
     chosen: record.parts.find((p) => p.id === drawing.chosen),
-    wired: useWires(cohort.id, record, decided.wires),
-    bands: useBands(cohort.id, record, decided.bands),
     /** the drawing of the same plant before the one in hand */
     before: row && bench.records.findLast((r) => r.label === row.label && r.on < row.on),
     open: (r: StemRecordRow) => {
@@ -86,4 +99,9 @@ export interface OnBench {
   bench: StemBench;
   today: string;
   b: ReturnType<typeof useBench>;
+}
+
+/** The same, as those parts take it that ask for nothing else: not what is in hand, nor what is kept. */
+export interface OnWork extends Omit<OnBench, 'b'> {
+  work: ReturnType<typeof useWork>;
 }

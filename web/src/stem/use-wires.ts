@@ -13,6 +13,9 @@ import { useBites } from '../fittings/queries';
 /** When wires bite, in their order; shorter while it is not known. */
 export type Bites = readonly BiteOfStretch[];
 
+/** The same each time: what is drawn is compared by it. */
+const NOT_TOLD: Bites = [];
+
 /** A share that is told in whole thousandths: drawing on does not ask anew for what rounds away. */
 const thousandths = (x: number): number => Math.max(0.001, Math.round(x * 1000) / 1000);
 
@@ -27,9 +30,11 @@ const stretches = (laid: readonly WireLaid[]) =>
 export function useWires(cohortId: string, record: StemRecord, wires: readonly StemWire[]) {
   const laid = useMemo(() => wires.flatMap((w) => layWire(record, w) ?? []), [record, wires]);
   const asked = useMemo(() => stretches(laid), [laid]);
-  const told = useBites(cohortId, asked).data ?? [];
-  const bites = asked.flatMap((a) => told.find((b) => b.id === a.id) ?? []);
-  return { laid, bites: bites.length === laid.length ? bites : [], stretches: asked };
+  const told = useBites(cohortId, asked).data ?? NOT_TOLD;
+  return useMemo(() => {
+    const bites = asked.flatMap((a) => told.find((b) => b.id === a.id) ?? []);
+    return { laid, bites: bites.length === laid.length ? bites : NOT_TOLD, stretches: asked };
+  }, [laid, asked, told]);
 }
 
 /** What goes around the base of a stem as it is laid, and the day each bites. */
@@ -44,6 +49,9 @@ export function useBands(cohortId: string, record: StemRecord, bands: readonly S
       })),
     [laid],
   );
-  const told = useBites(cohortId, asked).data ?? [];
-  return laid.map((l, i) => ({ ...l, asked: asked[i], bite: told.find((b) => b.id === l.band.what) }));
+  const told = useBites(cohortId, asked).data ?? NOT_TOLD;
+  return useMemo(
+    () => laid.map((l, i) => ({ ...l, asked: asked[i], bite: told.find((b) => b.id === l.band.what) })),
+    [laid, asked, told],
+  );
 }

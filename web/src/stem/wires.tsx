@@ -193,7 +193,7 @@ export function Wires({
   const add = (w: Partial<StemWire>) => onWires([...wires, wireOn(w)]);
   const meant = wiresFor(record, 'aluminium').filter((w) => !busy.has(w.part));
   return (
-    <section aria-label="Wire" className="grid gap-2">
+    <section aria-label="Wire" className="when-near grid gap-2">
       <h3 className="text-lg">Wire</h3>
       {pieces.length > 0 && (
         <p className="bg-[var(--slip)] px-3 py-2 text-sm">
