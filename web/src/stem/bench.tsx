@@ -19,7 +19,7 @@ export function StemPart() {
 function Bench(p: Omit<OnBench, 'b'>) {
   const b = useBench(p.cohort, p.bench);
   return (
-    <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
+    <div className="grid grid-cols-1 gap-6 xl:grid-cols-[minmax(0,1fr)_26rem]">
       <DrawnSide {...p} b={b} />
       <DecidedSide {...p} b={b} />
     </div>

@@ -83,7 +83,7 @@ export function DecidedSide(p: OnBench) {
   const { drawing, act, chosen, work } = b;
   const { record, turned } = drawing;
   return (
-    <div className="grid content-start gap-5">
+    <div className="grid grid-cols-1 content-start gap-5">
       <KeepStem {...p} />
       {work.faults.map((f) => (
         <p key={f.field} role="alert" className="font-semibold text-error">

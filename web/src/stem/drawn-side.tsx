@@ -133,7 +133,7 @@ export function DrawnSide(p: OnBench) {
   const on = { cohort, bench, today, work };
   const choose = useCallback((id: string) => act({ do: 'choose', id }), [act]);
   return (
-    <div className="grid content-start gap-4">
+    <div className="grid grid-cols-1 content-start gap-4">
       <Above {...p} />
       <Surface
         cohort={cohort}
