@@ -1,7 +1,7 @@
 /** The performance table, on a database that keeps its promises as a real one does; then the screens in a browser. */
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { runs } from './lib/children.mjs';
 import { needChromium, ROOT } from './lib/packages.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
 
@@ -11,12 +11,12 @@ await needChromium();
 const { buildServer } = await import('./lib/build-server.mjs');
 const built = mkdtempSync(join(ROOT, 'server/dist-'));
 await buildServer(built, 'server/bench/bench.ts');
-const status = await withCluster((env) => {
-  const run = (...args) => spawnSync(process.execPath, args, { cwd: ROOT, stdio: 'inherit', env }).status;
+const ok = await withCluster(async (env) => {
+  const run = (...args) => runs(process.execPath, args, env);
   return (
-    run('--enable-source-maps', join(built, 'bench.js')) ||
-    run('--import', '@oxc-node/core/register', 'e2e/bench-screens.ts')
+    (await run('--enable-source-maps', join(built, 'bench.js'))) &&
+    (await run('--import', '@oxc-node/core/register', 'e2e/bench-screens.ts'))
   );
 });
 rmSync(built, { recursive: true, force: true });
-process.exit(status ?? 1);
+process.exit(ok ? 0 : 1);

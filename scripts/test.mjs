@@ -4,10 +4,10 @@
  * words, and the journeys in a real browser on the built application. The last line counts what passed and failed.
  * Parts can be named: npm test -- checks, unit, e2e; and how much of the code the unit tests meet: npm test -- coverage.
  */
-import { spawn } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { isAbsolute, join } from 'node:path';
+import { runs, runsQuietly } from './lib/children.mjs';
 import { needChromium, needPoppler, ROOT } from './lib/packages.mjs';
 import { step } from './lib/say.mjs';
 import { prepare, withCluster } from './lib/throwaway.mjs';
@@ -26,11 +26,6 @@ const SCREENS = ['web/test/screens/*.test.tsx'];
 const MEASURED = ['core/src', 'core/data', 'contract/src', 'server/src'];
 
 const tool = (name) => (isAbsolute(name) ? name : join(ROOT, 'node_modules/.bin', name));
-const run = (name, args, env) =>
-  new Promise((resolve) => {
-    const child = spawn(tool(name), args, { cwd: ROOT, stdio: 'inherit', env });
-    child.on('close', (code) => resolve(code === 0));
-  });
 const asked = process.argv.slice(2);
 const wanted = (part) => asked.length === 0 || asked.includes(part);
 /** Measuring it takes its time, so it is asked for. */
@@ -38,18 +33,9 @@ const measured = asked.includes('coverage');
 let passed = 0;
 let failed = 0;
 
-/** Runs a tool while others run; what it printed is told when it has ended. */
-const started = (name, args, env = process.env) =>
-  new Promise((resolve) => {
-    const child = spawn(tool(name), args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
-    let printed = '';
-    for (const out of [child.stdout, child.stderr]) out.on('data', (d) => (printed += d));
-    child.on('close', (code) => resolve({ ok: code === 0, printed }));
-  });
-
 /** Runs one check, and counts it. */
 async function check([name, command, args]) {
-  const { ok, printed } = await step(`Check: ${name}`, () => started(command, args));
+  const { ok, printed } = await step(`Check: ${name}`, () => runsQuietly(tool(command), args));
   if (printed.trim()) console.log(printed.trim());
   if (ok) passed++;
   else failed++;
@@ -65,8 +51,8 @@ async function mocha(files, env, folder, coverage) {
   const args = ['--reporter', join(ROOT, 'scripts/lib/reporter.cjs'), ...beside, ...files];
   const include = MEASURED.flatMap((d) => ['--include', `${d}/**/*.ts`]);
   const ok = coverage
-    ? await run('c8', ['--reporter', 'text-summary', ...include, tool('mocha'), ...args], own)
-    : await run('mocha', args, own);
+    ? await runs(tool('c8'), ['--reporter', 'text-summary', ...include, tool('mocha'), ...args], own)
+    : await runs(tool('mocha'), args, own);
   try {
     const { passes, failures } = JSON.parse(readFileSync(counts, 'utf8'));
     passed += passes;
@@ -81,7 +67,9 @@ async function mocha(files, env, folder, coverage) {
 /** The demo nursery is lived through once, and copied by every suite that wants it; the name of its database. */
 async function makeDemo(env) {
   const args = ['--import', '@oxc-node/core/register', 'server/test/demo.ts'];
-  const { ok, printed } = await step('Making the demo nursery', () => started(process.execPath, args, env));
+  const { ok, printed } = await step('Making the demo nursery', () =>
+    runsQuietly(process.execPath, args, env),
+  );
   if (!ok) throw new Error(`the demo nursery could not be made: ${printed}`);
   return printed.trim();
 }

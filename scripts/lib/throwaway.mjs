@@ -1,7 +1,8 @@
-/** Runs work against a database cluster of its own that is gone afterwards. */
+/** Runs work against a database cluster of its own that is gone afterwards, also when the run is ended midway. */
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { constants, tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { endChildren } from './children.mjs';
 import { checkNode, needInterface, needPackages, needPostgres, needServer } from './packages.mjs';
 import { startCluster } from './postgres.mjs';
 import { step } from './say.mjs';
@@ -21,11 +22,20 @@ export async function withCluster(work, options) {
   // the database's own account has to pass through
   chmodSync(folder, 0o755);
   const cluster = await step('Starting a throwaway database', () => startCluster(folder, options));
-  try {
-    return await work({ ...process.env, GONIMOS_TEST_DATABASE_URL: cluster.url }, folder);
-  } finally {
+  const cleared = () => {
     cluster.stop();
     cluster.remove();
     rmSync(folder, { recursive: true, force: true });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.once(signal, () => {
+      endChildren();
+      cleared();
+      process.exit(128 + constants.signals[signal]);
+    });
+  try {
+    return await work({ ...process.env, GONIMOS_TEST_DATABASE_URL: cluster.url }, folder);
+  } finally {
+    cleared();
   }
 }

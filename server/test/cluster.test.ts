@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import {
   chmodSync,
   existsSync,
@@ -10,6 +11,7 @@ import {
   rmSync,
   writeFileSync,
 } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -89,4 +91,35 @@ describe('the database of npm start', () => {
     expect(run.said).to.include('refused: ');
     expect(existsSync(data)).to.equal(true);
   });
+});
+
+describe('a database for one run', () => {
+  it('is gone with all that run on it when the run is ended midway', async () => {
+    const lib = new URL('../../scripts/lib', import.meta.url).href;
+    const code = `
+      const { withCluster } = await import('${lib}/throwaway.mjs');
+      const { runs } = await import('${lib}/children.mjs');
+      const shown = 'console.log(process.env.GONIMOS_TEST_DATABASE_URL); setInterval(() => {}, 1000)';
+      await withCluster((env, folder) => (console.log(folder), runs(process.execPath, ['-e', shown], env)), { volatile: true });`;
+    const run = spawn(process.execPath, ['--input-type=module', '-e', code], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    let said = '';
+    const begun = new Promise<RegExpExecArray>((resolve) => {
+      run.stdout.on('data', (d: Buffer) => {
+        said += d.toString();
+        const told = /(\/\S+gonimos-\S+)\npostgres:.*:(\d+)\//.exec(said);
+        if (told) resolve(told);
+      });
+    });
+    const [, folder, port] = await begun;
+    expect(existsSync(folder)).to.equal(true);
+    run.kill('SIGTERM');
+    // it closes when the last that writes to where it writes has ended
+    const [ended] = (await once(run, 'close')) as [number];
+    expect(ended).to.equal(143);
+    expect(existsSync(folder)).to.equal(false);
+    const [refused] = await once(connect(Number(port), '127.0.0.1'), 'error');
+    expect((refused as NodeJS.ErrnoException).code).to.equal('ECONNREFUSED');
+  }).timeout(60_000);
 });

@@ -60,14 +60,14 @@ export class Paces {
     // what the grower has set stands
     if (basis === 'your data') return { minutes: usual, sittings: 0 };
     const all = this.byWork.get(operationId) ?? [];
-    const any = all.length > 0 ? meanRate(all) : null;
-    if (!any || any.sittings < LEARNED_FROM) return { minutes: usual, sittings: 0 };
+    const together = all.length > 0 ? meanRate(all) : null;
+    if (!together || together.sittings < LEARNED_FROM) return { minutes: usual, sittings: 0 };
     const own = all.filter((s) => s.taxonId === taxonId);
-    const work = moved(usual, any.rate, any.sittings);
+    const work = moved(usual, together.rate, together.sittings);
     const kind = own.length > 0 ? meanRate(own) : null;
     return {
       minutes: roundly(kind ? moved(work, kind.rate, kind.sittings) : work),
-      sittings: kind?.sittings ?? any.sittings,
+      sittings: kind?.sittings ?? together.sittings,
     };
   }
 

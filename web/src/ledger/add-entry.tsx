@@ -3,6 +3,7 @@ import type { Cohort } from '@gonimos/contract/cohorts';
 import { BY_HAND, CAUSES, CULL_REASONS, newEntry } from '@gonimos/contract/ledger';
 import { useContractForm } from '../common/contract-form';
 import { shortDate } from '../common/dates';
+import { typed } from '../common/numbers';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
 import { Sheet } from '../common/sheet';
@@ -38,7 +39,7 @@ export function AddEntry({ cohort, today, onClose }: { cohort: Cohort; today: st
     schema: newEntry,
     payload: (v: Typed) => ({
       ...v,
-      count: Number(v.count),
+      count: typed(v.count),
       cause: isCaused(v.type) ? v.cause : null,
       damageId: (v.type === 'culled' && v.damageId) || null,
     }),

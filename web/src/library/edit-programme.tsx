@@ -8,6 +8,7 @@ import { useNursery } from '../nursery/queries';
 import { Failure, newId } from '../common/api';
 import { Field, Trouble } from '../common/field';
 import { Loading } from '../common/loading';
+import { NumberInput } from '../common/number-input';
 import { useProgramme, useSaveProgramme } from './queries';
 import { StepFields } from './step-fields';
 
@@ -76,12 +77,7 @@ function Editor({
           <input className="input" value={p.name} onChange={(e) => set({ ...p, name: e.target.value })} />
         </Field>
         <Field label="Vigour at the start" hint="1 failing to 5 rampant">
-          <input
-            className="input"
-            inputMode="numeric"
-            value={p.vigour}
-            onChange={(e) => set({ ...p, vigour: Number(e.target.value) || 0 })}
-          />
+          <NumberInput value={p.vigour} onChange={(vigour) => set({ ...p, vigour })} />
         </Field>
       </div>
       <Field label="In a line">

@@ -5,6 +5,7 @@ import { GROWTH_GROUPS, taxa as allTaxa } from '@gonimos/core/taxa';
 import { useRegister } from '../cohorts/queries';
 import { PlaceOptions } from '../nursery/place-options';
 import { shortDate } from '../common/dates';
+import { typed } from '../common/numbers';
 import { Field, Trouble } from '../common/field';
 import { Sheet } from '../common/sheet';
 import { useBatch, useTryBatch } from './queries';
@@ -34,8 +35,8 @@ export function BatchSheet({ today, onClose }: { today: string; onClose: () => v
     placeId: v.placeId || null,
     reason: v.reason || 'put off for many',
     lane: v.lane as (typeof LANES)[number],
-    days: Number(v.days),
-    within: Number(v.within),
+    days: typed(v.days) ?? Number.NaN,
+    within: typed(v.within) ?? Number.NaN,
   };
   const lines = write.data ?? look.data;
   return (

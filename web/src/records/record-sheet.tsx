@@ -13,7 +13,7 @@ import { duration } from '../common/dates';
 import { readDraft, useDraft } from '../common/draft';
 import { Field, Trouble } from '../common/field';
 import { Meant } from '../common/meant';
-import { typedOrNull } from '../common/numbers';
+import { typed, typedOrNull } from '../common/numbers';
 import type { Outcome as RecordOutcome } from '@gonimos/contract/outcome';
 import { useCohort } from '../cohorts/queries';
 import { startPath } from '../common/start-words';
@@ -68,7 +68,7 @@ function toRecord(step: Recordable, asks: readonly Ask[], v: Inputs): Unsent<New
     finished: v.finished,
     losses: v.losses
       .filter((l) => l.count.trim() !== '')
-      .map((l) => ({ id: l.id, kind: l.kind, count: Number(l.count), cause: l.cause })),
+      .map((l) => ({ id: l.id, kind: l.kind, count: typed(l.count) ?? Number.NaN, cause: l.cause })),
     minutes: typedOrNull(v.minutes),
     note: v.note,
     nextTime: v.nextTime,

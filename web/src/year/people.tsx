@@ -2,6 +2,7 @@ import type { Worker } from '@gonimos/contract/year';
 import { useMay } from '../people/session';
 import { shortDate } from '../common/dates';
 import { Trouble } from '../common/field';
+import { typed, typedOrNull } from '../common/numbers';
 import { useAbsence, useHours } from './queries';
 import type { YearHead } from './view';
 
@@ -33,8 +34,10 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
           disabled={!owner}
           key={`${worker.id} ${worker.hours}`}
           onBlur={(e) => {
-            const n = Number(e.target.value);
-            if (n !== worker.hours) hours.mutate({ ...kept, hours: n });
+            const n = typed(e.target.value);
+            // nobody means no hours by clearing the field: that is told with a 0
+            if (n === undefined) e.target.value = String(worker.hours);
+            else if (n !== worker.hours) hours.mutate({ ...kept, hours: n });
           }}
         />
         h
@@ -60,8 +63,7 @@ function Person({ worker, week, today }: { worker: Worker; week: string; today: 
           disabled={!grower}
           key={`${worker.id} ${week} ${away?.hours}`}
           onBlur={(e) => {
-            const text = e.target.value.trim();
-            const next = text === '' ? null : Number(text);
+            const next = typedOrNull(e.target.value);
             if (next !== (away?.hours ?? null))
               absence.mutate({ id: worker.id, week, hours: next, was: away?.hours ?? null });
           }}

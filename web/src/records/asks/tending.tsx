@@ -12,7 +12,7 @@ export const tending: Ask = {
   Fields: ({ step, form, fault }) => {
     const what = operation(step.operation!).tends!.what;
     const wire = what === 'wire';
-    const told = (name: string) => Number(form.getValues(`details.fittings.${name}`)) || 0;
+    const told = (name: string) => typed(form.getValues(`details.fittings.${name}`)) || 0;
     // what stays on is looked at again
     const finish = () => form.setValue('finished', !(told('stays') > 0));
     const one = (name: string) => {
