@@ -135,11 +135,15 @@ describe('the year', () => {
     expect(sent(p, `/people/${ID(90)}/absence`)).to.deep.include({ week: MONDAYS[0], hours: 2, was: null });
     const owner = await page(year(1), { [`PUT /people/${ID(90)}/hours`]: {} }, 'owner');
     const own = await owner.findByLabelText('Hours a week of Ada');
+    // cleared by a slip it stays what it was
     await owner.user.clear(own);
-    await owner.user.type(own, '6');
+    await owner.user.tab();
+    expect((own as HTMLInputElement).value).to.equal('4');
+    await owner.user.clear(own);
+    await owner.user.type(own, '6,5');
     await owner.user.tab();
     await owner.until(() => expect(owner.sent).to.have.length(1));
-    expect(owner.sent[0].body).to.deep.include({ version: 3, hours: 6, skilled: true });
+    expect(owner.sent[0].body).to.deep.include({ version: 3, hours: 6.5, skilled: true });
   });
 
   it('routine hours are added by place and months, with what is wrong at its field, and taken out', async () => {
