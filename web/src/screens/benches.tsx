@@ -218,9 +218,9 @@ export function Benches() {
       <header>
         <h1 className="text-3xl">Benches</h1>
         <p className="soft max-w-prose">
-          What stands where, to scale, with room between pots and crowns. Take a cohort by hand to another
-          bench, or choose it in the list. Months: how full each will be when everything planned is potted on
-          where it stands. Gaps and crowns are common practice, no source.
+          What stands where, to scale, and in per cent how full it will be month by month with all that is
+          planned. Take a cohort to another bench by hand, or choose it in the list. Gaps and crowns are
+          common practice, no source.
         </p>
       </header>
       {cohort && from && (

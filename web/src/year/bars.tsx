@@ -50,27 +50,43 @@ function Choice({ label, chosen, x, room, choose }: ChoiceProps) {
   );
 }
 
+/** A bar narrower than this cannot be written on, px. */
+const WRITABLE = 16;
+
+/** Hours of the weeks that go beyond the top: on their bars, or beside those too thin, one of neighbours. */
+function Beyond({ marks, load }: { marks: Marks; load: WeekLoad[] }) {
+  const { x, bar, beyond } = marks;
+  const on = { anchor: 'middle', at: (w: number) => x(w) + bar / 2 } as const;
+  const before = { anchor: 'end', at: (w: number) => x(w) - 3 } as const;
+  const after = { anchor: 'start', at: (w: number) => x(w) + bar + 3 } as const;
+  const told = beyond.filter((w) => bar >= WRITABLE || !beyond.includes(w - 1));
+  return told.map((w) => {
+    const { anchor, at } = bar >= WRITABLE ? on : w > 2 ? before : after;
+    return (
+      <text
+        key={w}
+        x={at(w)}
+        y={20}
+        fontSize={12}
+        textAnchor={anchor}
+        fill="var(--color-accent)"
+        fontWeight={700}
+      >
+        {hours(load[w].all).toFixed(0)}
+      </text>
+    );
+  });
+}
+
 /** The work of all weeks: what wants practice at the foot, all work over it, and what is too many on top. */
 function Work({ marks, load, locked }: { marks: Marks; load: WeekLoad[]; locked: boolean[] }) {
-  const { x, bar, beyond } = marks;
+  const { x, bar } = marks;
   return (
     <g pointerEvents="none">
       <path d={marks.anybody} fill="var(--celadon-deep)" />
       <path d={marks.practice} fill="var(--color-primary)" />
       <path d={marks.over} fill="var(--due)" stroke="var(--color-accent)" />
-      {beyond.map((w) => (
-        <text
-          key={w}
-          x={x(w) + bar / 2}
-          y={20}
-          fontSize={12}
-          textAnchor="middle"
-          fill="var(--color-accent)"
-          fontWeight={700}
-        >
-          {hours(load[w].all).toFixed(0)}
-        </text>
-      ))}
+      <Beyond marks={marks} load={load} />
       {locked.map((is, w) =>
         is ? (
           <circle key={w} cx={x(w) + 1 + bar / 2} cy={FOOT + 6} r={3} fill="var(--color-base-content)" />

@@ -8,7 +8,9 @@ import { get } from '../common/api';
 const MOST = 8;
 /** What differs by less is as in the library. */
 const TELLING = 0.05;
-const minutes = (n: number): string => `${Number(n.toPrecision(2))} min`;
+/** Work at a plant that takes less than a minute is told in seconds. */
+const minutes = (n: number): string =>
+  n < 0.95 ? `${Number((60 * n).toPrecision(2))} s` : `${Number(n.toPrecision(2))} min`;
 
 /** What the bench clock has taught: the plan counts on these minutes, and on the library's for all else. */
 export function Pace() {

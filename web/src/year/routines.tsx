@@ -115,13 +115,15 @@ export function Routines({ year }: { year: YearHead }) {
       {end.error && <Trouble>{end.error.message}</Trouble>}
       <ul className="divide-y divide-base-300">
         {year.routines.map((r) => (
-          <li key={r.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-            <span className="min-w-0 grow">
-              <strong>{KIND_WORDS[r.what]}</strong>,{' '}
-              {r.placeId === null ? 'everywhere' : placeName(r.placeId)}
-            </span>
-            <span className="whitespace-nowrap">
-              {r.hours} h a week, {MONTHS[r.fromMonth - 1]} to {MONTHS[r.toMonth - 1]}
+          <li key={r.id} className="flex items-center gap-x-4 py-2">
+            <span className="flex min-w-0 grow flex-wrap justify-between gap-x-4">
+              <span>
+                <strong>{KIND_WORDS[r.what]}</strong>,{' '}
+                {r.placeId === null ? 'everywhere' : placeName(r.placeId)}
+              </span>
+              <span className="w-52 max-sm:w-full">
+                {r.hours} h a week, {MONTHS[r.fromMonth - 1]} to {MONTHS[r.toMonth - 1]}
+              </span>
             </span>
             {may && (
               <button

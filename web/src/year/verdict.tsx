@@ -81,10 +81,15 @@ export function Verdict({ year, load, short, levelled }: Props) {
 function Proof({ cost, bound }: Levelled) {
   const spared = (cost - bound) / OVERLOAD_COST;
   return (
-    <p className="soft text-sm">
-      Proved: no plan is better by {spared < 1 ? 'even a minute' : `more than ${duration(spared)}`} of work
-      too many, or by weeks nearer to the best that weigh as much: {OVERLOAD_COST} for a minute, 1 to 4 for
-      each week away, squared.
-    </p>
+    <details className="soft text-sm">
+      <summary className="min-h-11 cursor-pointer py-2.5">
+        Proved: no plan is better by {spared < 1 ? 'even a minute' : `more than ${duration(spared)}`} of work
+        too many
+      </summary>
+      <p>
+        Or by weeks nearer to the best that weigh as much: {OVERLOAD_COST} for a minute, 1 to 4 for each week
+        away, squared.
+      </p>
+    </details>
   );
 }
