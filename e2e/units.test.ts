@@ -22,7 +22,7 @@ describe('measures as each person reads and types them', () => {
     await page.getByRole('button', { name: 'Enter this cohort' }).click();
     await page.getByRole('heading', { name: 'UM-1' }).waitFor();
     await page.getByRole('button', { name: 'A look' }).click();
-    await sheet(page).getByLabel('Calipers').fill('1/4 3/8 in');
+    await sheet(page).getByLabel('Calipers').fill('1/4 3/8');
     await sheet(page).getByLabel('Heights').fill('1 ft');
     await sheet(page).getByRole('button', { name: 'Record', exact: true }).click();
     await sheet(page).getByText('Recorded.').waitFor();
