@@ -1,5 +1,8 @@
 import { expect } from 'chai';
 import type { LayerPlan, ParentLayers } from '@gonimos/contract/layers';
+import type { CohortCourse, PlanChange } from '@gonimos/contract/course';
+import type { Meanwhile } from '@gonimos/contract/meanwhile';
+import type { PutOffAnswer } from '@gonimos/contract/moves';
 import type { Lineage } from '@gonimos/contract/lineage';
 import type { Outcome } from '@gonimos/contract/outcome';
 import { bench, id, must, drawnLayer, refusal, workshop, type Bench, type Visitor } from './harness.ts';
@@ -93,6 +96,46 @@ describe('air layers', () => {
       ['layer', 1, 1],
       ['layer', 0, 1],
     ]);
+  });
+
+  it('whose opening is put off past its cut-off: told before, told with it, kept among what moved; severed as a single one', async () => {
+    await w.schools({ layer: 'by-date' });
+    const p = (await w.parent()).id;
+    const one = drawnLayer();
+    await must(v.post(`/parents/${p}/layers`, { id: id(), on: '2036-08-12', layers: [one] }));
+    await must(event(one.id, 'looked', '2036-10-20', { found: 'few' }));
+    await must(w.owner.put('/meanwhile', {}));
+    await must(w.owner.post('/demo/calendar', { id: id(), days: 1 }));
+    const open = await w.step(one.id, 'open');
+    expect(open.opens).to.match(/^2037-0[45]/);
+    const ask = { cohortId: one.id, stepKey: 'open', until: '2037-09-20' };
+    const cost = await must<PutOffAnswer>(v.post('/calc/put-off', ask));
+    expect([cost.past, cost.lands, cost.change.removed.map((s) => s.key)]).to.deep.equal([
+      true,
+      null,
+      ['open'],
+    ]);
+    const { moved } = await must<Outcome>(v.post('/put-offs', { ...ask, id: id(), reason: 'no time' }));
+    const fell = moved.find((m) => m.key === 'open')!;
+    expect(fell.was).to.deep.equal({ opens: open.opens, closes: open.closes });
+    expect([fell.now.opens, fell.because?.rule]).to.deep.equal([null, 'layer cut-off']);
+    expect(fell.because!.text).to.match(/2037-09-20.*sever it as a single layer/);
+    const [kept] = (await v.get<PlanChange[]>(`/cohorts/${one.id}/changes`)).filter((c) => c.key === 'open');
+    expect([kept.wasOpens, kept.nowOpens, kept.because!.rule]).to.deep.equal([
+      open.opens,
+      null,
+      'layer cut-off',
+    ]);
+    const { moved: meanwhile } = await w.owner.get<Meanwhile>('/meanwhile');
+    const told = meanwhile.find((m) => m.cohortId === one.id && m.key === 'open');
+    expect(told).to.include({ title: open.title, was: open.opens, now: null });
+    const { steps } = await v.get<CohortCourse>(`/cohorts/${one.id}/course`);
+    expect(steps.map((s) => s.key))
+      .to.include('sever')
+      .and.not.include('open');
+    // told once, not with everything that is said of it afterwards
+    const again = await must<Outcome>(event(one.id, 'looked', '2037-03-01', { found: 'few' }));
+    expect(again.moved.filter((m) => m.key === 'open')).to.deep.equal([]);
   });
 
   it('when its base is split goes with the severing, and comes back with it', async () => {

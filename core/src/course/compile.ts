@@ -17,7 +17,7 @@ import type { LastWork } from './rules/rule.ts';
 import { lossOf, mostTop, rootCut, rootCutReason, type Loss } from './rules/reserve.ts';
 import { fullOn, spanOf } from './span.ts';
 import { yearlySteps } from './yearly.ts';
-import type { Context, Course, CourseFacts, PlannedStep, StepInHand } from './types.ts';
+import type { Context, Course, CourseFacts, PlannedStep, Reason, StepInHand } from './types.ts';
 
 /** Whether a step leaves its mark on the plant: takes something, moves it, or asks for rest after it. */
 const marks = (hand: StepInHand, into: string | null): boolean =>
@@ -29,7 +29,7 @@ class Planner {
   readonly hands: StepInHand[];
   readonly planned = new Map<string, PlannedStep>();
   /** steps that are no part of this course after all */
-  private readonly leftOut = new Set<string>();
+  private readonly leftOut = new Map<string, Reason | null>();
   plant: Plant;
   /** what holds the roots today */
   private readonly wall: Wall;
@@ -171,11 +171,12 @@ class Planner {
   }
 
   /** Whether a step is no part of the course: an opening for which a layer has no time, and what would follow it. */
-  private leavesOut({ step }: StepInHand, found: Placement): boolean {
+  private leavesOut(hand: StepInHand, found: Placement): boolean {
+    const { step } = hand;
     const out =
       (this.ctx.byDate && found.code === 'layer-cut-off') ||
       (step.chain !== null && this.leftOut.has(step.chain));
-    if (out) this.leftOut.add(step.key);
+    if (out) this.leftOut.set(step.key, reasonsOf(found, hand).find((r) => r.binding) ?? null);
     return out;
   }
 
@@ -327,6 +328,7 @@ class Planner {
       endsOn: end > 0 ? toIso(end) : null,
       wall: this.wall,
       rootBoundOn: this.rootBound(steps),
+      leftOut: [...this.leftOut].map(([key, because]) => ({ key, because })),
     };
   }
 }

@@ -52,6 +52,29 @@ export function newsOf(before: readonly Plan[], laid: readonly PlannedStep[], to
   return news;
 }
 
+/**
+ * Steps that were planned and for which there is no time any more, as an opening put off past its cut-off: they have no
+ * date, and what says so. `until`: only those that were to open by then; null: all.
+ */
+export const fallenOf = (
+  before: readonly (Plan & Pick<PlannedStep, 'title' | 'chain'>)[],
+  { leftOut }: Pick<Course, 'leftOut'>,
+  until: IsoDate | null,
+): Moved[] =>
+  leftOut.flatMap(({ key, because }) => {
+    const was = before.find((s) => s.key === key);
+    if (!was || was.chain !== null || was.status !== 'planned') return [];
+    if (until !== null && (was.opens === null || was.opens > until)) return [];
+    return {
+      key,
+      title: was.title,
+      was: { opens: was.opens, closes: was.closes },
+      now: { opens: null, closes: null },
+      days: null,
+      because,
+    };
+  });
+
 /** Two plans for the same cohort side by side: what moves, what is new, what falls away. */
 export interface CourseChange {
   moved: Moved[];

@@ -227,6 +227,8 @@ export interface Course {
   wall: Wall;
   /** when roots fill, or have filled, the container they stand in now, as the plan goes; null: they move on before, or stand free */
   rootBoundOn: IsoDate | null;
+  /** steps of the programme for which there is no time in this course, and what says so */
+  leftOut: readonly { key: string; because: Reason | null }[];
 }
 
 /** What a rule asks: not before a day, or never; some close the window early. */

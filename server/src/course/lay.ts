@@ -1,6 +1,13 @@
 import { createHash, hash } from 'node:crypto';
-import { daysBetween } from '@gonimos/core/calendar';
-import { newsOf, onlyDrifted, type Course, type Moved, type PlannedStep } from '@gonimos/core/course';
+import { addDays, daysBetween } from '@gonimos/core/calendar';
+import {
+  fallenOf,
+  newsOf,
+  onlyDrifted,
+  type Course,
+  type Moved,
+  type PlannedStep,
+} from '@gonimos/core/course';
 import { packRings } from '@gonimos/core/trunk';
 import { asKept, keptSteps, type KeptPlan, type KeptStep } from './kept.ts';
 
@@ -30,7 +37,7 @@ const digestOf = (text: string, seq: number): string => hash('sha1', `${seq} ${t
 
 /** A digest of all a course says; the rings that are shown go with the year. */
 function digestOfAll(course: Course, texts: readonly string[], today: string): string {
-  const { steps: _, ...rest } = course;
+  const { steps: _, leftOut: _says, ...rest } = course;
   const all = createHash('sha1').update(`${today.slice(0, 4)} ${JSON.stringify(rest)}`);
   for (const text of texts) all.update(text);
   return all.digest('base64url');
@@ -117,13 +124,15 @@ export function layOut(
   const now = new Set(steps.map((s) => s.key));
   const gone = was.filter((s) => !now.has(s.key)).map((s) => s.key);
   if (drift && rows.length === 0 && gone.length === 0) return null;
+  // what may still come or go with the weather of a day is no news before it is near
+  const soon = drift ? addDays(today, TAKES_ALONG) : null;
   return {
     cohortId,
     rows,
     gone,
     kept: asKept(steps),
     summary: `{"id":"${cohortId}","planDigest":"${digest}",${summaryOf(course, today).slice(1)}`,
-    moved: was.length > 0 ? newsOf(was, news, today) : [],
+    moved: [...fallenOf(was, course, soon), ...(was.length > 0 ? newsOf(was, news, today) : [])],
     wants: { was: wantsOf(was), now: wantsOf(course.steps) },
   };
 }

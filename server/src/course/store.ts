@@ -203,7 +203,8 @@ export async function writeChanges(
 export const readChanges = (sql: Sql, cohortId: string): Promise<PlanChange[]> =>
   sql('plan_change')
     .where({ cohortId: cohortId })
-    .orderBy([{ column: 'at', order: 'desc' }, 'nowOpens'])
+    // within a day by the time of the write; a reader is told the day as `at`
+    .orderBy([{ column: 'onDate', order: 'desc' }, { column: 'plan_change.at', order: 'desc' }, 'nowOpens'])
     .limit(200)
     .select({
       id: 'id',

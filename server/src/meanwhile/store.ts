@@ -30,18 +30,20 @@ const recordsSince = (sql: Sql, since: string, personId: string): Promise<Meanwh
       by: 'p.name',
     });
 
-/** Each step that moved since a day: from where it stood then to where it stands now. */
+/** Each step that moved since a day, from where it stood then to where it stands now, or fell out of its course. */
 async function movedSince(sql: Sql, since: string): Promise<Meanwhile['moved']> {
   const { rows } = await sql.raw<{ rows: Meanwhile['moved'] }>(
-    `SELECT c.id AS "cohortId", c.code, f.key, s.title, f.was_opens AS was, s.opens AS now, l.cause
+    `SELECT c.id AS "cohortId", c.code, f.key, coalesce(s.title, l.title) AS title, f.was_opens AS was,
+       s.opens AS now, l.cause
      FROM (SELECT DISTINCT ON (cohort_id, key) cohort_id, key, was_opens FROM plan_change
        WHERE on_date > :since ORDER BY cohort_id, key, at) f
-     JOIN (SELECT DISTINCT ON (cohort_id, key) cohort_id, key, cause FROM plan_change
+     JOIN (SELECT DISTINCT ON (cohort_id, key) cohort_id, key, title, cause, now_opens FROM plan_change
        WHERE on_date > :since ORDER BY cohort_id, key, at DESC) l USING (cohort_id, key)
      JOIN cohort c ON c.id = f.cohort_id AND c.growing
-     JOIN course_step s ON s.cohort_id = f.cohort_id AND s.key = f.key AND s.status IN ('planned', 'none')
-     WHERE s.chain IS NULL
-       AND ((s.opens IS NULL) <> (f.was_opens IS NULL) OR abs(s.opens - f.was_opens) >= :days)
+     LEFT JOIN course_step s ON s.cohort_id = f.cohort_id AND s.key = f.key
+     WHERE CASE WHEN s.key IS NULL THEN l.now_opens IS NULL AND f.was_opens IS NOT NULL
+       ELSE s.status IN ('planned', 'none') AND s.chain IS NULL
+         AND ((s.opens IS NULL) <> (f.was_opens IS NULL) OR abs(s.opens - f.was_opens) >= :days) END
      ORDER BY abs(coalesce(s.opens - f.was_opens, 9999)) DESC, c.code LIMIT :most`,
     { since, days: WORTH_TELLING, most: MOST },
   );

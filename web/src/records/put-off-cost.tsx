@@ -28,7 +28,9 @@ export function PutOffCost({ cost, today }: { cost: PutOffAnswer; today: string 
         {past
           ? lands
             ? `Past its closing day: the next window is ${dateSpan(lands.opens, lands.closes, today)}.`
-            : 'Past its closing day, and there is no other window.'
+            : change.removed.length > 0
+              ? 'Past its closing day: there is no time for it then, and the course goes on without it.'
+              : 'Past its closing day, and there is no other window.'
           : 'Still within its window.'}
       </p>
       <p>
