@@ -46,7 +46,8 @@ export function PutOffSheet({ step, today, onClose }: Props) {
       </Sheet>
     );
   const within = cost?.within ?? [];
-  const beyond = [addDays(today, 28), addDays(today, 56)].filter((d) => !within.includes(d));
+  const closes = cost?.window?.closes ?? today;
+  const beyond = [addDays(today, 28), addDays(today, 56)].filter((d) => d > closes);
   const dayButton = (day: string) => (
     <button
       key={day}
@@ -68,10 +69,12 @@ export function PutOffSheet({ step, today, onClose }: Props) {
             <div className="flex flex-wrap gap-2">{within.map(dayButton)}</div>
           </fieldset>
         )}
-        <fieldset>
-          <legend className="mb-1 font-semibold">{within.length > 0 ? 'Beyond it' : 'Until'}</legend>
-          <div className="flex flex-wrap gap-2">{beyond.map(dayButton)}</div>
-        </fieldset>
+        {beyond.length > 0 && (
+          <fieldset>
+            <legend className="mb-1 font-semibold">{within.length > 0 ? 'Beyond it' : 'Until'}</legend>
+            <div className="flex flex-wrap gap-2">{beyond.map(dayButton)}</div>
+          </fieldset>
+        )}
         <Field label="Put off until" error={errors.until?.message}>
           <FormDay form={form} name="until" min={addDays(today, 1)} />
         </Field>

@@ -314,4 +314,20 @@ describe('not yet', () => {
       stepKey: 'correct#1',
     });
   });
+
+  it('says of what there is no time for then that the course goes on without it; no day of a long window is called beyond it', async () => {
+    const gone = { ...step, opens: null, closes: null, key: step.stepKey };
+    const answer = {
+      ...cost('2037-09-20'),
+      window: { opens: '2037-04-20', closes: '2037-05-18' },
+      lands: null,
+      change: { ...cost('').change, removed: [gone] },
+    };
+    const p = await shown(<PutOffSheet step={step} today={TODAY} onClose={() => undefined} />, {
+      answers: { 'POST /calc/put-off': answer },
+    });
+    await p.findByText(/no time for it then, and the course goes on without it/);
+    expect(p.queryByText('Beyond it')).to.equal(null);
+    expect(p.queryByRole('button', { name: '4 May' })).to.equal(null);
+  });
 });
