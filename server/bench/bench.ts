@@ -69,13 +69,17 @@ function benchCompile(): void {
   const bare = timed(() => {
     for (let i = 0; i < 1000; i++) JSON.stringify(facts[i % facts.length]);
   });
-  const thousand = Math.min(...[0, 1, 2].map((k) => timed(() => plan(1000, k))));
-  const four = Math.min(...[0, 1].map((k) => timed(() => plan(4000, k))));
+  // in pairs, one right after the other: the machine's own speed wanders by half
+  const pairs = [0, 1, 2, 3, 4].map((k) => {
+    const one = timed(() => plan(1000, k));
+    return { one, ratio: timed(() => plan(4000, k)) / 4 / one };
+  });
+  const thousand = Math.min(...pairs.map((p) => p.one));
+  const ratio = pairs.map((p) => p.ratio).sort((a, b) => a - b)[2];
   const steps =
     facts.reduce((n, f) => n + compileCourse(f, book, '2027-03-12').steps.length, 0) / facts.length;
   const what = `re-plan 1,000 cohorts × ${years.toFixed(1)} years, ${steps.toFixed(0)} steps each (bare ${bare.toFixed(0)} ms)`;
   row(what, `${(thousand / 1000).toFixed(2)} s`, '≤ 3 s', thousand <= 3000);
-  const ratio = four / 4 / thousand;
   row('cost of a cohort at 4,000 against 1,000', ratio.toFixed(2), '≤ 1.2', ratio <= 1.2);
   const each = facts.map((f) => timed(() => compileCourse(f, book, '2027-03-12'))).sort((a, b) => a - b);
   const slow = each[Math.floor(each.length * 0.95)];
