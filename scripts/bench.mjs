@@ -10,6 +10,8 @@ await needChromium();
 // what is measured is built as the server is
 const { buildServer } = await import('./lib/build-server.mjs');
 const built = mkdtempSync(join(ROOT, 'server/dist-'));
+// also when it is ended midway
+process.on('exit', () => rmSync(built, { recursive: true, force: true }));
 await buildServer(built, 'server/bench/bench.ts');
 const ok = await withCluster(async (env) => {
   const run = (...args) => runs(process.execPath, args, env);
@@ -18,5 +20,4 @@ const ok = await withCluster(async (env) => {
     (await run('--import', '@oxc-node/core/register', 'e2e/bench-screens.ts'))
   );
 });
-rmSync(built, { recursive: true, force: true });
 process.exit(ok ? 0 : 1);
