@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useOutletContext } from 'react-router';
 import type { Cohort } from '@gonimos/contract/cohorts';
 import type { RootBench } from '@gonimos/contract/root-records';
@@ -135,7 +135,9 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
   const measures = measure(record, terms.school);
   const fits = plan !== null && plan.choices.length === record.roots.length;
   const numbers = new Map(fits ? plan.cuts.map((c, i) => [c.id, i + 1]) : []);
-  const chosen = record.roots.find((r) => r.id === drawing.chosen);
+  // the fields of a root just taken in hand come after the stroke: the finger goes first
+  const handled = useDeferredValue(drawing.chosen);
+  const inHand = record.roots.find((r) => r.id === handled);
   // of each plant as it was last drawn
   const latest = [...new Map(bench.records.map((r) => [r.label, r])).values()];
   const scores = latest.map((r) => ofHundred(standingScore(r.record, terms)));
@@ -168,7 +170,7 @@ function Bench({ cohort, bench, today }: { cohort: Cohort; bench: RootBench; tod
             card={fits}
             onRecord={bench.step?.ready ? toWork : null}
           />
-          {chosen && <RootFields root={chosen} trunk={record.trunk} act={act} />}
+          {inHand && <RootFields root={inHand} trunk={record.trunk} act={act} />}
           {record.roots.length > 0 && (
             <Cuts
               record={record}
